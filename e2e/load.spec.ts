@@ -49,6 +49,49 @@ test('moves a box with the mouse, and undoes the whole drag as one step', async 
   await expect(x).toHaveValue('960 mm')
 })
 
+test('Ctrl Z after Enter takes the move back, a second press picks what lies under, and a long boat lies on chosen bars (F14, B11c)', async ({
+  page,
+}) => {
+  await openJob(page, 'A boat and the long box')
+  const boat = inDrawing(page, /^Sea boat/)
+  await boat.focus()
+  const x = page.getByLabel('x in its place')
+  const before = await x.inputValue()
+  await x.fill('40')
+  await x.press('Enter')
+  await expect(x).toHaveValue('40 mm')
+  await x.press('Control+z')
+  await expect(x).toHaveValue(before)
+  await expect(page.getByRole('button', { name: 'Redo' })).toBeEnabled()
+  // What is typed and not taken yet is the field's own to undo.
+  await x.pressSequentially('7')
+  await x.press('Control+z')
+  await expect(page.getByRole('button', { name: 'Redo' })).toBeEnabled()
+  await x.press('Escape')
+  await page.getByRole('button', { name: 'Redo' }).click()
+  await expect(x).toHaveValue('40 mm')
+  // The boat lies over its cradles: pressed again at one place, the next under it is picked.
+  const cradles = inDrawing(page, /^Boat cradles/)
+  const box = (await cradles.boundingBox())!
+  const at = [box.x + box.width / 2, box.y + box.height / 2] as const
+  await expect(boat).toHaveAttribute('aria-pressed', 'true')
+  await page.mouse.click(...at)
+  await expect(cradles).toHaveAttribute('aria-pressed', 'true')
+  await page.mouse.click(...at)
+  await expect(boat).toHaveAttribute('aria-pressed', 'true')
+  await openJob(page, 'Double boat over cab and bed')
+  await inDrawing(page, /^Double sea boat/).focus()
+  await page.getByRole('button', { name: 'Choose bars' }).click()
+  const bars = page.getByRole('dialog', { name: /^Bars under/ })
+  for (const tick of await bars.getByRole('checkbox').all()) await tick.setChecked(true)
+  await bars.getByLabel('Cab rack, Cab rear bar').uncheck()
+  await bars.getByLabel('Bed rack, Bed front bar').uncheck()
+  await bars.getByRole('button', { name: 'Close', exact: true }).click()
+  await expect(page.getByLabel('Stands on').locator('option:checked')).toHaveText(
+    'Cab rack, Cab front bar and Bed rack, Bed rear bar',
+  )
+})
+
 test('does a job with the keyboard alone', deeper, async ({ page }) => {
   await openJob(page, 'A boat and the long box')
   await inDrawing(page, /^Sea boat/).focus()

@@ -80,7 +80,13 @@ function tray(facing: Facing, u: number, v: number): ThingPaths {
   }
 }
 
-function pairOf(facing: Facing, u: number, v: number, short: number): ThingPaths {
+function pairOf(
+  facing: Facing,
+  u: number,
+  v: number,
+  short: number,
+  piece = Math.min(u * 0.12, short),
+): ThingPaths {
   if (facing === 'across')
     return {
       outline: polygonPath(
@@ -99,7 +105,7 @@ function pairOf(facing: Facing, u: number, v: number, short: number): ThingPaths
       ),
       detail: '',
     }
-  const half = Math.min(u * 0.12, short) / 2
+  const half = Math.min(piece, u / 2) / 2
   const at = u / 2 - half
   return {
     outline:
@@ -177,9 +183,9 @@ export function thingPaths(gear: Gear, facing: Facing, u: number, v: number, onE
     case 'tray':
       return tray(facing, u, v)
     case 'cradles':
-      return pairOf(facing, u, v, 150)
+      return pairOf(facing, u, v, 150, gear.pieceMm)
     case 'clamps':
-      return pairOf(facing, u, v, 70)
+      return pairOf(facing, u, v, 70, gear.pieceMm)
     case 'deck':
       return slats(facing, u, v)
     case 'can':

@@ -79,6 +79,43 @@ describe('marked pieces', () => {
     expect(holdsOf(step, surveyed, [], right)).toEqual([])
   })
 
+  it('of a thing are asked before it is set on, each at its place and for each time that it is placed', () => {
+    const [first, ...rest] = firstBike.gear
+    const placed = firstBike.placements.find(({ gearId }) => gearId === first?.id)
+    if (!first || !placed) throw new Error('The job has a bike tray.')
+    const marked = (front: string) => ({
+      ...firstBike,
+      gear: [
+        {
+          ...first,
+          work: {
+            places: [
+              { at: 'Front hoop', mark: front },
+              { at: 'Rear hoop', mark: 'B' },
+            ],
+          },
+        },
+        ...rest,
+      ],
+    })
+    const stepsOf = (front: string) => {
+      const all = jobSteps(survey(marked(front)), USUAL_BAY)
+      return all.ok ? all.steps : []
+    }
+    const steps = stepsOf('A')
+    const own = steps.findIndex(({ id }) => id === `gear:${placed.id}/marks`)
+    const task = steps[own]?.task
+    if (task?.kind !== 'marks') throw new Error('Its hoops are marked.')
+    expect(task.asks.map(({ at, mark, where }) => [at, mark, where])).toEqual([
+      ['Front hoop', 'A', 'place'],
+      ['Rear hoop', 'B', 'place'],
+    ])
+    expect(own).toBeLessThan(steps.findIndex(({ id }) => id === `gear:${placed.id}/set`))
+    expect(steps.find(({ id }) => id === `gear:${placed.id}/set`)?.after).toContain(`gear:${placed.id}/marks`)
+    // What all bear alike tells no piece from another.
+    expect(stepsOf('B').some(({ id }) => id === `gear:${placed.id}/marks`)).toBe(false)
+  })
+
   it('go to their places before the feet are built up', () => {
     const ids = order.ok ? order.steps.map(({ id }) => id) : []
     expect(ids.indexOf(step.id)).toBeLessThan(ids.findIndex((id) => id.endsWith('/sub-assembly')))

@@ -4,7 +4,7 @@ import type { ARROWS, MarkedPlace } from '../plan/schema/work'
 import type { BayProgress } from '../log/record'
 import type { Finding } from '../review/finding'
 import type { MarkAsk, Step } from './steps/step'
-import type { RackAt } from '../survey/frame/arrangement'
+import type { RackAt, ThingAt } from '../survey/frame/arrangement'
 
 export const ARROW_WORDS: Readonly<Record<(typeof ARROWS)[number], string>> = {
   front: 'arrow forward',
@@ -57,36 +57,66 @@ export function markedPlacesWords(places: readonly MarkedPlace[]): string {
   return markedPlaceWords({ ...rest, at, mark: 'with its own place' })
 }
 
-const LETTERS = /^[LCR]H?[FMR]\d*$/
+/** What bears marks: which part or thing it is, and where its pieces go. */
+interface Marked {
+  readonly id: string
+  readonly partId: string
+  readonly name: string
+  readonly places: readonly MarkedPlace[]
+  readonly corners: readonly string[]
+}
 
-/** The marks by which a part's pieces go to their places: those its sheet names, else its corners where it says that they are marked. */
-function marksOfPart(part: Part, rack: RackAt): readonly MarkAsk[] {
-  const { work } = part
-  const said = (work?.places ?? []).flatMap((place) => {
+/** The marks by which pieces go to their places. What all bear alike tells no piece from another. */
+function asksFor({ id, partId, name, places, corners }: Marked): readonly MarkAsk[] {
+  const told = places.flatMap((place) => {
     const mark = toldBy(place)
-    return mark === undefined ? [] : [{ at: place.at, mark, what: place.piece ?? part.name }]
+    return mark === undefined ? [] : [{ at: place.at, mark, what: place.piece ?? name }]
   })
-  const corners =
-    work?.sides === 'marked' && PART_ROLES[part.role].atFeet
-      ? rack.feet.map(({ corner }) => ({ at: corner, mark: corner, what: part.name }))
-      : []
-  const all = said.length > 0 ? said : corners
-  const marks = [...new Set(all.map(({ mark }) => mark))]
-  // What all bear alike tells no piece from another.
+  const marks = [...new Set(told.map(({ mark }) => mark))]
   if (marks.length < 2) return []
-  return all.map(({ at, mark, what }) => ({
-    id: `${rack.rack.id}/${part.id} ${what} ${at}`,
-    partId: part.id,
+  return told.map(({ at, mark, what }) => ({
+    id: `${id} ${what} ${at}`,
+    partId,
     what,
     at,
+    where: corners.includes(at) ? 'corner' : 'place',
     mark,
     marks,
   }))
 }
 
+/** What a part's sheet says of its marks; else that each piece bears its corner, where it says that they are marked. */
+function placesOfPart({ work, role }: Part, corners: readonly string[]): readonly MarkedPlace[] {
+  const said = (work?.places ?? []).filter((place) => toldBy(place) !== undefined)
+  if (said.length > 0) return said
+  return work?.sides === 'marked' && PART_ROLES[role].atFeet
+    ? corners.map((corner) => ({ at: corner, mark: corner }))
+    : []
+}
+
 /** Every mark that is to be looked at before a rack is set on. */
-export const markAsks = (rack: RackAt): readonly MarkAsk[] =>
-  rack.rack.parts.flatMap((part) => marksOfPart(part, rack))
+export function markAsks({ rack, feet }: RackAt): readonly MarkAsk[] {
+  const corners = feet.map(({ corner }) => corner)
+  return rack.parts.flatMap((part) =>
+    asksFor({
+      id: `${rack.id}/${part.id}`,
+      partId: part.id,
+      name: part.name,
+      places: placesOfPart(part, corners),
+      corners,
+    }),
+  )
+}
+
+/** Every mark of a thing's own pieces: where each of them goes. */
+export const thingMarkAsks = ({ gear, placement }: ThingAt): readonly MarkAsk[] =>
+  asksFor({
+    id: `${placement.id}/${gear.id}`,
+    partId: placement.id,
+    name: gear.name,
+    places: gear.work?.places ?? [],
+    corners: [],
+  })
 
 /** Where nobody has looked at the mark yet; nothing where a step asks for none or all are seen. */
 export function marksWanted({ task }: Step, { marks }: BayProgress): readonly MarkAsk[] | undefined {
@@ -111,7 +141,7 @@ export function markFindings(asks: readonly MarkAsk[], { marks }: BayProgress): 
         subject: { placementIds: [] },
         severity: 'stop',
         sentence: [
-          `${ask.what}, ${ask.at}: marked ${seen}, which is the wrong ${LETTERS.test(ask.at) ? 'corner' : 'place'}. ${home ? `It belongs at ${home.at}. ` : ''}Put the one marked ${ask.mark} here before anything is clamped.`,
+          `${ask.what}, ${ask.at}: marked ${seen}, which is the wrong ${ask.where}. ${home ? `It belongs at ${home.at}. ` : ''}Put the one marked ${ask.mark} here before anything is clamped.`,
         ],
       },
     ]

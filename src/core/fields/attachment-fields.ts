@@ -76,6 +76,7 @@ const ATTACHMENT_FIELDS = {
   doorPositions: points('Points at'),
   xMm: length('Seam at', BACK),
   seamGapMm: length('Gap at the seam'),
+  panelMm: length('Panel from the seam to its lower edge', 'A ladder’s own length is held against it'),
   gaugeMm: length('Left rail to right rail'),
   riseMm: length("Rail's top over the roof's edge"),
   shape: wordFor('railShape', "Rail's shape", 'round, oval, flat: kits ask for it'),

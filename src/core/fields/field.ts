@@ -82,6 +82,8 @@ interface Figures extends Words {
 interface Kept {
   readonly is: 'kept'
   readonly why: string
+  /** The field beside it whose value it takes, known as that one is. */
+  readonly follows?: string
 }
 /** Where the plan keeps how its figures are known and what was typed for them. */
 interface Marks {
@@ -196,6 +198,7 @@ export const pairs = (label: string, keys: Pairs['keys'], hint: string): Pairs =
 })
 export const figures = (label: string): Figures => ({ is: 'figures', label })
 export const hiddenField = (why: string): Kept => ({ is: 'kept', why })
+export const followsField = (follows: string, why: string): Kept => ({ ...hiddenField(why), follows })
 export const MARKS: Marks = { is: 'marks' }
 export const ID = hiddenField('It is given by Ypsos and never shown.')
 export const group = (

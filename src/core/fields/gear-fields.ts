@@ -149,6 +149,7 @@ export const GEAR_FIELD = group(
       ['xMm', 'yMm'],
       'Back / right of its middle, corner by corner: -900 / -300; …',
     ),
+    pieceMm: length('A pair: length of each piece', 'One at either end, nothing between; empty: one body'),
     opens: OPENS,
     fit: group(
       '',
@@ -190,7 +191,7 @@ export const GEAR_FIELD = group(
       { title: 'How it opens', keys: ['opens'] },
       {
         title: 'How it may lie, and what it looks like',
-        keys: ['turns', 'onEdge', 'shape', 'outlineMm', 'centreOfGravity', 'hangsMm', 'risesMm'],
+        keys: ['turns', 'onEdge', 'shape', 'outlineMm', 'pieceMm', 'centreOfGravity', 'hangsMm', 'risesMm'],
       },
       {
         title: 'Weight, wet, wind and speed',

@@ -1,5 +1,6 @@
 import { CONDITIONS, GRADES, type Fastener, type JointPlace, type Sign } from '../plan/schema/fastening'
-import { rawOf } from './unknown-record'
+import { STATUS_FIELD } from './status-field'
+import { listOf, rawOf } from './unknown-record'
 import {
   choice,
   flag,
@@ -77,6 +78,20 @@ const TORQUE: Field = {
   },
 }
 
+/** So many in all as its places say, where each of them says how many. */
+function placesCounted({
+  count,
+  places,
+}: Readonly<Record<string, unknown>>): Readonly<Record<string, string>> {
+  const counts = listOf(places).map((place) => rawOf(place)['count'])
+  if (counts.length === 0) return {}
+  const sum = counts.reduce<number>((so, each) => so + (typeof each === 'number' ? each : 0), 0)
+  const isWhole = counts.every((each) => typeof each === 'number')
+  return (isWhole && sum !== count) || sum > Number(count)
+    ? { count: `Its places have ${sum} bolts. Make this the same, or change a place.` }
+    : {}
+}
+
 const FASTENER_FIELD = group(
   'Joint',
   {
@@ -130,12 +145,14 @@ const FASTENER_FIELD = group(
         count: number('Bolts there'),
         xMm: length('Behind the windscreen’s edge, or behind its own middle'),
         yMm: length('Right of the middle', 'Left is negative'),
+        status: STATUS_FIELD,
       } satisfies FieldsOf<JointPlace>),
       { hint: 'Empty: at every foot, or at every bar on both sides.', start: () => ({ name: 'Place' }) },
     ),
     note: text('Note'),
   } satisfies FieldsOf<Fastener>,
   {
+    check: placesCounted,
     parts: [
       { keys: ['thread', 'count', 'torqueNm', 'torqueFrom', 'grade', 'condition'] },
       {

@@ -68,7 +68,7 @@ export const LIKELY_OF_GEAR: readonly Likely[] = [
       const { opens, carries, sleeps, filled } = gearTraits(kind as GearKind)
       return [
         ...(opens ? [] : ['opens']),
-        ...(carries ? [] : ['carries']),
+        ...(carries ? [] : ['carries', 'pieceMm']),
         ...(sleeps ? [] : ['carries.sleeps']),
         ...(filled ? ['hangsMm', 'risesMm'] : []),
       ]

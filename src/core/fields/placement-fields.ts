@@ -17,6 +17,7 @@ import {
   type Group,
 } from './field'
 import { LOAD_FIELD } from './load-fields'
+import { STATUS_FIELD } from './status-field'
 
 const BY_NAME = hiddenField('It is chosen by its name.')
 
@@ -42,13 +43,6 @@ const HOSTS: Readonly<Record<Host['on'], Group>> = {
     Extract<Host, { on: 'place' }>
   >),
 }
-
-/** Whether a rack or a thing is to be fitted, was already on at arrival, or comes off; what comes off counts in no state. */
-export const STATUS_FIELD = choice('In this job', [
-  ['toFit', 'to fit'],
-  ['alreadyOn', 'already on'],
-  ['comesOff', 'comes off'],
-])
 
 export const STRAPS_FIELDS = {
   count: number('How many'),

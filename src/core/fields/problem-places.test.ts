@@ -76,7 +76,7 @@ describe('what is wrong in a sheet', () => {
     ).toEqual([
       ['bars.0.lengthMm', `${bar}, Length overall`],
       ['bars.0.feetYMm.apart', `${bar}, Foot to foot`],
-      [`bars.0.${OTHERS}.profile:widthMm.0.value`, `${bar}, Profile, Profile width, another figure`],
+      [`bars.0.${OTHERS}.profile:widthMm.0.value`, `${bar}, Profile width, another figure`],
       ['parts.0.rated.ratings.road', `${'parts' in rack ? rack.parts[0]!.name : ''}, Load limits, Road`],
       ['parts.0', 'parts' in rack ? rack.parts[0]!.name : ''],
       ['', ''],

@@ -1,4 +1,4 @@
-import { choicesOf } from '../kinds/kind'
+import { choicesOf, kindsOf } from '../kinds/kind'
 import { RACK_KINDS, type RackKind } from '../kinds/rack-kind'
 import { WHENS } from '../kinds/when'
 import type { Bar, Deck, Profile, Rack } from '../plan/schema/rack'
@@ -6,6 +6,7 @@ import { listOf, rawOf, type UnknownRecord } from './unknown-record'
 import {
   choice,
   flag,
+  followsField,
   group,
   ID,
   hiddenField,
@@ -23,6 +24,7 @@ import {
   type Field,
   type FieldsOf,
   type FieldsPart,
+  type Group,
   type Single,
   type Variants,
 } from './field'
@@ -67,49 +69,75 @@ const MATERIAL: Field = {
   },
 }
 
-const PROFILE = group(
-  'Profile',
-  {
-    kind: choice('Bar profile', PROFILE_CHOICES),
-    widthMm: length('Profile width'),
-    heightMm: length('Profile height'),
-    wallMm: length('Wall of the profile', 'Empty when not known'),
-    section: {
-      is: 'variants',
-      label: 'Section',
-      by: 'known',
-      choices: [
-        ['solid', 'Solid'],
-        ['figures', 'By its sheet’s figures'],
-      ],
-      groupOf: (known) =>
-        group(
-          '',
-          known === 'solid'
-            ? {}
-            : { iMm4: number('Second moment of area, mm⁴'), wMm3: number('Section modulus, mm³') },
-        ),
-    },
-    material: MATERIAL,
-    hasChannel: flag('There is a channel in it', 'Choose yes if there is a channel, measured or not'),
-    channel: CHANNEL,
-    hasUnderChannel: flag('There is a groove under it'),
-    underChannel: group('A groove under it', {
-      slotMm: length('Slot under it'),
-      headRoomMm: length('Head room under it'),
-      depthMm: length('Whole depth under it'),
-    }),
-  } satisfies FieldsOf<Profile>,
-  {
-    parts: [
-      { keys: ['kind', 'widthMm', 'heightMm', 'hasChannel', 'channel'] },
-      {
-        title: 'What it is made of',
-        keys: ['wallMm', 'section', 'material', 'hasUnderChannel', 'underChannel'],
+/** What a profile measures until somebody has measured it, mm. Rough, common practice, no source. */
+const PROFILE_STARTS: Readonly<Record<Profile['kind'], Pick<Profile, 'widthMm' | 'heightMm'>>> = {
+  square: { widthMm: 30, heightMm: 20 },
+  round: { widthMm: 28, heightMm: 28 },
+  aero: { widthMm: 80, heightMm: 28 },
+  flat: { widthMm: 60, heightMm: 18 },
+  factory: { widthMm: 60, heightMm: 30 },
+}
+
+const profileGroup = (kind: Profile['kind']): Group =>
+  group(
+    'Profile',
+    {
+      kind: ID,
+      widthMm: length(kind === 'round' ? 'Diameter' : 'Profile width'),
+      heightMm:
+        kind === 'round'
+          ? followsField('widthMm', 'A round bar is as high as it is wide.')
+          : length('Profile height'),
+      wallMm: length('Wall of the profile', 'Empty when not known'),
+      section: {
+        is: 'variants',
+        label: 'Section',
+        by: 'known',
+        choices: [
+          ['solid', 'Solid'],
+          ['figures', 'By its sheet’s figures'],
+        ],
+        groupOf: (known) =>
+          group(
+            '',
+            known === 'solid'
+              ? {}
+              : { iMm4: number('Second moment of area, mm⁴'), wMm3: number('Section modulus, mm³') },
+          ),
       },
-    ],
-  },
-)
+      material: MATERIAL,
+      hasChannel: flag('There is a channel in it', 'Choose yes if there is a channel, measured or not'),
+      channel: CHANNEL,
+      hasUnderChannel: flag('There is a groove under it'),
+      underChannel: group('A groove under it', {
+        slotMm: length('Slot under it'),
+        headRoomMm: length('Head room under it'),
+        depthMm: length('Whole depth under it'),
+      }),
+    } satisfies FieldsOf<Profile>,
+    {
+      parts: [
+        { keys: ['widthMm', 'heightMm', 'hasChannel', 'channel'] },
+        {
+          title: 'What it is made of',
+          keys: ['wallMm', 'section', 'material', 'hasUnderChannel', 'underChannel'],
+        },
+      ],
+    },
+  )
+
+const PROFILES = Object.fromEntries(
+  kindsOf(PROFILE_STARTS).map((kind) => [kind, profileGroup(kind)]),
+) as Readonly<Record<Profile['kind'], Group>>
+
+const PROFILE: Variants = {
+  is: 'variants',
+  label: 'Bar profile',
+  by: 'kind',
+  choices: PROFILE_CHOICES,
+  groupOf: (kind) => PROFILES[kind as Profile['kind']],
+  start: (kind) => ({ kind, ...PROFILE_STARTS[kind as Profile['kind']] }),
+}
 
 /** A bar's feet: from the outermost left one to the outermost right one, and those between. mm from the middle. */
 const FEET: Field = {
@@ -301,6 +329,7 @@ const RACK_FIELDS = {
   ),
   topZMm: length('Top over the ground'),
   bottomZMm: length('Foot over the ground'),
+  lengthMm: length('Its own length', 'From end to end'),
   xMm: length("Behind the windscreen's edge"),
   yMm: length('Right of the centreline', 'Left is negative'),
   widthMm: length('Ladder’s width'),
@@ -358,7 +387,7 @@ const OWN: Readonly<Record<RackKind, readonly string[]>> = {
   platform: ['bars', 'deck'],
   bed: ['bars', 'sideHeightMm', 'raising', 'deck', 'panelGrid'],
   frame: ['bars', 'deck'],
-  ladder: ['when', 'topZMm', 'bottomZMm', 'xMm', 'yMm', 'widthMm'],
+  ladder: ['when', 'topZMm', 'bottomZMm', 'lengthMm', 'xMm', 'yMm', 'widthMm'],
 }
 
 const partsOf = (kind: RackKind): readonly FieldsPart[] => [

@@ -143,6 +143,7 @@ const newOwner = (shown: ShownDraft, typed: UnknownRecord = {}, marks: DraftOf =
   isKept: false,
   isMarked: false,
   marks,
+  follows: new Map(),
   figures: new Set(),
 })
 
@@ -236,10 +237,33 @@ function readVariant(field: Variants, { schema, draft, was, path, reading, owner
     )
     return was
   }
-  const value = readGroup(field.groupOf(kind), { schema: of, draft, was, path, reading, owner })
+  const group = field.groupOf(kind)
+  const value = followed(group, readGroup(group, { schema: of, draft, was, path, reading, owner }), {
+    was,
+    isNew: rawOf(was)[field.by] !== kind,
+    owner,
+  })
   return rawOf(value)[field.by] === kind
     ? value
     : { [field.by]: kind, ...rawOf(value), ...{ [field.by]: kind } }
+}
+
+/** What takes the value of a field beside it follows that one when it changes, or when the kind does. */
+function followed(
+  { fields }: Group,
+  value: unknown,
+  { was, isNew, owner }: { was: unknown; isNew: boolean; owner: Owner },
+): unknown {
+  const raw = rawOf(value)
+  const next = Object.entries(fields).flatMap(([key, field]) => {
+    if (field.is !== 'kept' || field.follows === undefined) return []
+    const now = raw[field.follows]
+    if (!isNew && now === rawOf(was)[field.follows]) return []
+    owner.typed.delete(within(owner.shown, key).rel)
+    owner.follows.set(within(owner.shown, key).rel, within(owner.shown, field.follows).rel)
+    return [[key, now] as const]
+  })
+  return next.length === 0 ? value : { ...raw, ...Object.fromEntries(next) }
 }
 
 function readItem(item: List['item'], { schema, draft, was, path, reading, owner }: ParseContext): unknown {

@@ -48,7 +48,13 @@ export function provenanceNow(
     const same = old['by'] === by && sameList(others ?? [], listOf(old['others']))
     return [[path, same ? old : { by, ...(others ? { others } : {}) }] as const]
   })
-  return now.length > 0 ? (Object.fromEntries(now) as ProvenanceByField) : undefined
+  const known = new Map<string, unknown>(now)
+  for (const [path, of] of owner.follows) {
+    const by = rawOf(known.get(of))['by']
+    known.delete(path)
+    if (by !== undefined) known.set(path, { by })
+  }
+  return known.size > 0 ? (Object.fromEntries(known) as ProvenanceByField) : undefined
 }
 
 /** The other figures of one field as they were typed; one left as it was is the very same. */

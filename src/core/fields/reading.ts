@@ -45,6 +45,8 @@ export interface Owner {
   readonly isKept: boolean
   /** Whether it keeps how its figures are known. */
   readonly isMarked: boolean
+  /** Fields that take the value of another, each by its path with that of the other. */
+  readonly follows: Map<string, string>
   /** Where figures by state stand: each of them keeps its own source. */
   readonly figures: Set<string>
 }

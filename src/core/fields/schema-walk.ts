@@ -16,6 +16,11 @@ export function schemaAt(schema: z.core.$ZodType, key: string): z.core.$ZodType 
 /** The schema of one kind of a union told by a field. */
 export function kindOf(schema: z.core.$ZodType, by: string, kind: string): z.core.$ZodType | undefined {
   const inner = bare(schema)
+  // Kinds that differ by what a form asks of them, and not by what is kept.
+  if (inner instanceof z.ZodMiniObject) {
+    const kinds = schemaAt(inner, by)
+    return kinds instanceof z.ZodMiniEnum && kinds.options.includes(kind) ? inner : undefined
+  }
   if (!(inner instanceof z.ZodMiniDiscriminatedUnion)) return undefined
   return inner.def.options.find((option) => {
     const discriminator = schemaAt(option, by)

@@ -272,7 +272,8 @@ const attachments = {
     holds: 'rail',
     prepare: 'Wipe the seam; look at the sealant.',
     seat: 'edge',
-    shape: { xMm: positionMm, seamGapMm: z.optional(sizeMm) },
+    /** `panelMm`: from the seam down the panel to its lower edge. */
+    shape: { xMm: positionMm, seamGapMm: z.optional(sizeMm), panelMm: z.optional(spanMm) },
   },
 } as const satisfies Record<string, AttachmentTraits>
 export type AttachmentKind = keyof typeof attachments

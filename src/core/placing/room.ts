@@ -2,7 +2,7 @@ import { statesOf } from '../survey/loads/presence'
 import type { Gear } from '../plan/schema/gear'
 import type { Placement } from '../plan/schema/placement'
 import type { Plan } from '../plan/schema/plan'
-import { deckOf } from '../plan/schema/rack'
+import { barsOf, deckOf } from '../plan/schema/rack'
 import type { State } from '../units/scalars'
 import type { ThingAt } from '../survey/frame/arrangement'
 import { sharedWidth } from '../survey/bars/bar-ends'
@@ -125,6 +125,22 @@ export function hostsFor(
       })
   }
   return hosts
+}
+
+/** The bars that may carry a thing, one by one, by name: of any rack that has no deck. With several racks each names its own. */
+export function carryingBars(plan: Plan): readonly (readonly [barId: string, name: string])[] {
+  const withBars = plan.racks.filter((rack) => rack.kind !== 'ladder' && !deckOf(rack))
+  return withBars.flatMap((rack) =>
+    barsOf(rack).map(({ id, name }) => [id, withBars.length > 1 ? `${rack.name}, ${name}` : name] as const),
+  )
+}
+
+/** The names of the bars that a thing stands on; nothing where it does not stand on bars. */
+export function barNames(plan: Plan, host: Placement['host']): string | undefined {
+  if (host.on !== 'bars') return undefined
+  return carryingBars(plan)
+    .flatMap(([id, name]) => (host.barIds.includes(id) ? [name] : []))
+    .join(' and ')
 }
 
 /** Where on a new host a thing starts: the middle of another thing's place, else where it stands now. mm. */

@@ -32,6 +32,8 @@ interface Action {
   readonly listed?: readonly [keys: string, words: string]
   /** A key in use while something is typed is that field's, but for what opens from anywhere. */
   readonly fromAnywhere?: true
+  /** Whether it acts from a field too in which nothing was typed since its value was taken. */
+  readonly fromSettled?: true
   /** Whether the browser does nothing of its own with its key. */
   readonly alone?: true
   /** Whether every screen of a job takes it, and not Load alone. */
@@ -93,6 +95,7 @@ const ACTIONS: readonly Action[] = [
     keys: 'Ctrl Z',
     everywhere: true,
     on: [{ key: 'z', held: true }],
+    fromSettled: true,
     alone: true,
     run: () => plan().undo(),
   },
@@ -104,6 +107,7 @@ const ACTIONS: readonly Action[] = [
       { key: 'z', held: true, shift: true },
       { key: 'y', held: true },
     ],
+    fromSettled: true,
     alone: true,
     run: () => plan().redo(),
   },
@@ -266,6 +270,12 @@ export const KEY_LINES = [
 const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && target.closest('input, select, textarea, dialog') !== null
 
+/** Whether a field has nothing of its own to undo: its text was taken, or it is chosen from a list. */
+const isSettled = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  target.closest('dialog') === null &&
+  target.matches('[data-settled], select')
+
 /** The parts of a page where keys of one character act: its drawing and its lists. */
 export const KEY_PLACE = { 'data-keys': '' } as const
 
@@ -285,9 +295,9 @@ export function pressed(on: OnJob, onLoad: boolean, bareKeys: boolean, event: Ke
   const held = event.ctrlKey || event.metaKey
   if (event.altKey) return
   const action = ACTIONS.find(
-    ({ on: keys, fromAnywhere, everywhere }) =>
+    ({ on: keys, fromAnywhere, fromSettled, everywhere }) =>
       (onLoad || everywhere) &&
-      (fromAnywhere ?? !typing(event.target)) &&
+      (fromAnywhere ?? (!typing(event.target) || (fromSettled === true && isSettled(event.target)))) &&
       keys?.some(
         (each) =>
           (!isBare(each) || (bareKeys && inKeyPlace(event.target))) &&
@@ -298,6 +308,8 @@ export function pressed(on: OnJob, onLoad: boolean, bareKeys: boolean, event: Ke
   )
   if (!action?.run) return
   const nothingToNudge = event.key.startsWith('Arrow') && !plan().picked
-  if (action.alone && !nothingToNudge) event.preventDefault()
+  // The field's own text would come back with it.
+  const isFromField = typing(event.target) && isSettled(event.target)
+  if (isFromField || (action.alone && !nothingToNudge)) event.preventDefault()
   action.run(on, event)
 }

@@ -1,7 +1,7 @@
 'use client'
 import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { Button } from '@/ui/kit/button'
-import { asksWhat, type GateAt, type Survey } from '@/core/api/assess'
+import { asksWhat, type GateAt, peopleWeights, type PersonWeight, type Survey } from '@/core/api/assess'
 import { GAUGE_FIELDS, LENGTH_FIELDS, TAKEN_FIELDS } from '@/core/api/fields'
 import {
   barsOf,
@@ -97,8 +97,7 @@ function Readings({
       )}
       <QuantityField
         className="w-36"
-        key={readings.length}
-        label={readings.length === 0 ? READING : `Another ${READING.toLowerCase()}`}
+        label={READING}
         dimension="length"
         value={undefined}
         hint="Enter adds it."
@@ -115,7 +114,7 @@ function Readings({
   )
 }
 
-function GateForm({ at }: { at: GateAt }) {
+function GateForm({ at, people }: { at: GateAt; people: readonly PersonWeight[] }) {
   const units = useUnits()
   const { of, gate, measurement } = at
   const subject: MeasuredSubject = { about: 'gate', owner: of.owner, ownerId: of.id, gateId: gate.id }
@@ -167,6 +166,28 @@ function GateForm({ at }: { at: GateAt }) {
               )
             }
           />
+          {people.length > 0 && (
+            <Choice
+              className="w-60"
+              label="or somebody of this job"
+              value=""
+              unstated="choose"
+              options={people.map(({ name, mass }, i) => [
+                String(i),
+                `${name}, ${formatQuantity('mass', mass.kg, units)}`,
+              ])}
+              onChange={(chosen) => {
+                const person = people[Number(chosen)]
+                if (person)
+                  keep({
+                    kind: 'mass',
+                    id: measurement?.id ?? newId(),
+                    of: subject,
+                    mass: person.mass,
+                  })
+              }}
+            />
+          )}
           {measurement && <TakenBy measurement={measurement} />}
         </div>
       )}
@@ -218,6 +239,7 @@ function OtherMeasurement() {
 /** What is measured on this vehicle: the gates of gear and racks, the room under each bar, and anything else. */
 export function Measuring({ plan, survey, onClose }: { plan: Plan; survey: Survey; onClose: () => void }) {
   const gates = survey.fit.gates()
+  const people = peopleWeights(plan)
   const bars = plan.racks.flatMap((rack) => barsOf(rack).map((bar) => ({ bar, rack })))
   const others = plan.measurements.filter(
     (each): each is Length => each.kind === 'length' && each.of.about === 'other',
@@ -230,7 +252,7 @@ export function Measuring({ plan, survey, onClose }: { plan: Plan; survey: Surve
       ) : (
         <ul>
           {gates.map((at) => (
-            <GateForm key={`${at.of.owner} ${at.of.id} ${at.gate.id}`} at={at} />
+            <GateForm key={`${at.of.owner} ${at.of.id} ${at.gate.id}`} at={at} people={people} />
           ))}
         </ul>
       )}

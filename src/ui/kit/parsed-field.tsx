@@ -53,6 +53,7 @@ export function ParsedField<T>({
           className={CONTROL_CLASS.input}
           autoComplete="off"
           value={draft ?? text}
+          data-settled={draft === undefined ? '' : undefined}
           onChange={(event) => setDraft(event.target.value)}
           onBlur={take}
           onKeyDown={(event) => {

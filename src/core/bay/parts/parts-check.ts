@@ -107,9 +107,17 @@ function washerLines(
   })
 }
 
+/** How many bolts of a joint this job fits: those that are on already, or come off, are not laid out. */
+const boltsToFit = ({ count, places = [] }: Fastener): number =>
+  places.reduce(
+    (left, place) => left - (toFit(place) ? 0 : (place.count ?? Math.round(count / places.length))),
+    count,
+  )
+
 /** Bolts, nuts and washers of a joint, each counted by what is on one of them. */
 function fastenerLines(owner: Owner, fastener: Fastener, i: number): PartsLine[] {
   const { count, thread, lengthMm, grade } = fastener
+  if (count <= 0) return []
   const counted = `${each(count, owner.count)}${bySide(count, owner.sides)}`
   const bolt = `${thread === 'unsaid' ? 'of unknown thread' : thread}${lengthMm === undefined ? '' : ` × ${lengthMm}`}${grade === undefined ? '' : `, ${grade}`}`
   const id = `${owner.id}:${i}`
@@ -196,7 +204,7 @@ const ownerOf = (part: Part, { feet }: RackAt): Owner => ({
   kind: part.role === 'fitKit' ? 'fitKit' : 'part',
   count: part.count,
   price: part.price,
-  fasteners: part.fasteners ?? [],
+  fasteners: (part.fasteners ?? []).map((each) => ({ ...each, count: boltsToFit(each) })),
   work: part.work,
   sides: feet.length > 0 && PART_ROLES[part.role].atFeet ? 2 : 1,
   at: PART_ROLES[part.role].atFeet ? feet.map(({ corner }) => corner) : [],
@@ -258,7 +266,7 @@ function gearLines(surveyed: Survey): PartsLine[] {
         price: forAll(piece.price, count),
         fasteners: (piece.fasteners ?? []).map((each) => ({
           ...withMount(each, piece.fit),
-          count: each.count * count,
+          count: boltsToFit(each) * count,
         })),
         work: piece.work,
         sides: 1,

@@ -3,7 +3,8 @@ import type { BayRules } from '../../plan/schema/house'
 import type { ThingAt } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
 import { channelsFor } from '../channel/channel'
-import { gearJoints } from './joint-groups'
+import { gearJoints, tighteningLead, tighteningTitle } from './joint-groups'
+import { markedPlacesWords, thingMarkAsks } from '../marked-places'
 import { COUNT, LEVEL } from './levels'
 import { OF_THING, type Step } from './step'
 import { stepOf } from './step-of'
@@ -28,6 +29,7 @@ export function gearSteps(
 ): Step[] {
   const { gear, placement } = thing
   const groups = gearJoints(survey, thing, rules)
+  const started = groups.filter(({ alreadyOn }) => alreadyOn !== true)
   const under = racksUnder(survey, thing).flatMap(rackDone)
   const id = (key: string) => `${OF_THING}${placement.id}/${key}`
   const rackId = racksUnder(survey, thing)[0]
@@ -58,6 +60,22 @@ export function gearSteps(
   const lift = survey.motion.liftById().get(placement.id)
   const byLoader = lift?.advice.by === 'loader'
   const onLoad = brought.filter(({ stage }) => LEVEL[stage] === 0).map((step) => step.id)
+  const asks = thingMarkAsks(thing)
+  const marks =
+    asks.length > 0
+      ? [
+          stepOf({
+            ...common,
+            id: id('marks'),
+            stage: 'bench',
+            title: `Put each marked piece of the ${gear.name} to its place`,
+            detail: [`${markedPlacesWords(gear.work?.places ?? [])}.`],
+            after: [COUNT],
+            minutes: { from: 1, to: 1 + asks.length },
+            task: { kind: 'marks', asks },
+          }),
+        ]
+      : []
   const set = stepOf({
     ...common,
     id: id('set'),
@@ -71,29 +89,37 @@ export function gearSteps(
       ...(Math.abs(middle.y) < 1
         ? ['on the centreline.']
         : [mm(Math.abs(middle.y)), ` ${middle.y < 0 ? 'left' : 'right'} of it.`]),
-      ...(groups.length > 0
+      ...(started.length > 0
         ? [
-            ` ${groups.map(({ joint }) => `${joint.name}: ${joint.startTurns} turns`).join('; ')}, fingers only.`,
+            ` ${started.map(({ joint }) => `${joint.name}: ${joint.startTurns} turns`).join('; ')}, fingers only.`,
           ]
         : []),
       ...(byLoader ? [' With a loader, a hoist or more hands: it is too heavy for two.'] : []),
     ],
-    after: [COUNT, ...under, ...onLoad, ...channels.map(({ barId }) => `channel/${barId}`)],
+    after: [
+      COUNT,
+      ...under,
+      ...onLoad,
+      ...marks.map((step) => step.id),
+      ...channels.map(({ barId }) => `channel/${barId}`),
+    ],
     minutes: { from: 5, to: 10 },
     hands: lift?.advice.by === 'one' && gear.lengthMm <= LONG_MM ? 1 : 2,
     byLoader,
-    task: groups.length > 0 ? { kind: 'start', groups } : { kind: 'do', on: ['thing', 'stands'] },
+    task: started.length > 0 ? { kind: 'start', groups: started } : { kind: 'do', on: ['thing', 'stands'] },
   })
   return [
     ...brought,
+    ...marks,
     set,
     ...groups.map((group, i) =>
       stepOf({
         ...common,
         id: id(`torque-${i}`),
         stage: 'torque',
-        title: `Tighten: ${group.joint.name}`,
+        title: tighteningTitle(group),
         detail: [
+          ...tighteningLead(group),
           `${group.count} in all, corner to corner in passes, with ${group.joint.tool}${group.joint.handOnly ? ', by hand only' : ''}.`,
         ],
         after: [

@@ -2,12 +2,13 @@ import { hasOwnChannel } from '../../plan/schema/attachment-traits'
 import { toFit } from '../../units/scalars'
 import { PHASES } from '../../plan/schema/work'
 import { cautionsFor } from '../../review/cautions'
+import type { Fastener } from '../../plan/schema/fastening'
 import type { BayRules } from '../../plan/schema/house'
 import type { Survey } from '../../survey/survey'
 import { barChannels, bedChannels } from '../channel/channel'
 import { proofList } from '../proof'
 import { gearSteps } from './gear-steps'
-import { fittedThings } from './joint-groups'
+import { comingOff, fittedThings } from './joint-groups'
 import { COUNT, LEVEL } from './levels'
 import { inOrder, type Order } from './order'
 import { rackSteps } from './rack-steps'
@@ -30,8 +31,21 @@ function staged(steps: readonly Step[]): Step[] {
 }
 
 /** Taking off what comes off: racks, and what stands alone on one that stays. */
-function offSteps({ plan }: Survey): Step[] {
+function offSteps({ plan, racks, things }: Survey): Step[] {
+  const jointsOff = (id: string, name: string, fasteners: readonly Fastener[] | undefined) =>
+    (fasteners ?? []).flatMap((fastener, i) => {
+      const { names, bolts } = comingOff(fastener)
+      return names.length === 0
+        ? []
+        : [{ id: `${id}-${i}`, name: `${fastener.name ?? name}, ${bolts} at ${names.join(', ')}` }]
+    })
   const leaving = [
+    ...racks
+      .filter(({ rack }) => toFit(rack))
+      .flatMap(({ rack }) => rack.parts.flatMap(({ id, name, fasteners }) => jointsOff(id, name, fasteners))),
+    ...things
+      .filter(({ placement }) => toFit(placement))
+      .flatMap(({ placement, gear }) => jointsOff(placement.id, gear.name, gear.fasteners)),
     ...plan.racks.flatMap(({ id, name, status }) => (status === 'comesOff' ? [{ id, name }] : [])),
     ...plan.placements.flatMap(({ id, gearId, status }) =>
       status === 'comesOff' ? [{ id, name: plan.gear.find((gear) => gear.id === gearId)?.name ?? id }] : [],

@@ -89,6 +89,36 @@ const placesOf = (spots: readonly PlacedSpot[]): JointGroup['at'] =>
 /** What is tight already is tried once, at its whole figure. Percent */
 const WHOLE = [100]
 
+interface Placed {
+  readonly fastener: Fastener
+  readonly joint: Joint
+  /** All its places, and those at which it was on already by the bar or the sheet. */
+  readonly spots: readonly PlacedSpot[]
+  readonly wasOn: ReadonlySet<string>
+}
+
+/** One joint by what this job does at its places: it is fitted, it was on and is looked at; what comes off is neither. */
+function groupsOf({ fastener, joint, spots, wasOn }: Placed, rules: BayRules): JointGroup[] {
+  const statusAt = ({ name }: PlacedSpot) =>
+    fastener.places?.find((place) => place.name === name)?.status ?? (wasOn.has(name) ? 'alreadyOn' : 'toFit')
+  const groupOf = (group: Joint, at: readonly PlacedSpot[], percents: readonly number[]): JointGroup => ({
+    joint: group,
+    spots: at.map((spot) => spot.name),
+    at: placesOf(at),
+    ...countedAt(fastener, spots.length, at),
+    pulls: passList(at, aimNm(joint.torque), percents),
+  })
+  const fitted = spots.filter((spot) => statusAt(spot) === 'toFit')
+  const there = spots.filter((spot) => statusAt(spot) === 'alreadyOn')
+  const found = { ...joint, id: `${joint.id}/on`, name: `${joint.name}, already on` }
+  return [
+    ...(fitted.length > 0 || spots.length === 0
+      ? [groupOf(joint, fitted, fastener.passesPercent ?? rules.passesPercent)]
+      : []),
+    ...(there.length > 0 ? [{ ...groupOf(found, there, WHOLE), alreadyOn: true as const }] : []),
+  ]
+}
+
 /**
  * The joints of a rack's parts, each at its feet where it belongs to feet. What holds a rack at its feet and whose sheet
  * says nothing has one unknown joint there: a rack entered as a whole is held by itself. Where a bar was on already, the
@@ -111,21 +141,7 @@ export function rackJoints(rack: RackAt, rules: BayRules): JointGroup[] {
       const usual = onFeet ? all : spreadSpots(part.name, Math.min(fastener.count, 12))
       const spots = spotsOf(fastener, usual, (xMm, yMm) => ({ xMm, yMm }))
       const wasOn = new Set(onFeet ? feetOn.map((spot) => spot.name) : [])
-      const groupOf = (group: Joint, at: readonly PlacedSpot[], percents: readonly number[]): JointGroup => ({
-        joint: group,
-        spots: at.map((spot) => spot.name),
-        at: placesOf(at),
-        ...countedAt(fastener, spots.length, at),
-        pulls: passList(at, aimNm(joint.torque), percents),
-      })
-      const passes = fastener.passesPercent ?? rules.passesPercent
-      const fitted = spots.filter((spot) => !wasOn.has(spot.name))
-      const there = spots.filter((spot) => wasOn.has(spot.name))
-      const found = { ...joint, id: `${joint.id}/on`, name: `${joint.name}, already on` }
-      return [
-        ...(fitted.length > 0 || there.length === 0 ? [groupOf(joint, fitted, passes)] : []),
-        ...(there.length > 0 ? [{ ...groupOf(found, there, WHOLE), alreadyOn: true as const }] : []),
-      ]
+      return groupsOf({ fastener, joint, spots, wasOn }, rules)
     })
   })
 }
@@ -166,17 +182,34 @@ export function gearJoints(survey: Survey, thing: ThingAt, rules: BayRules): Joi
     return { xMm: middle.x + dx, yMm: middle.y + dy }
   }
   const owner = { of: 'gear', placementId: placement.id, name: gear.name } as const
-  return fastenersOf(thing, usual.length).map((fastener, i) => {
-    const joint = jointOf(owner, i, fastener, rules)
-    const spots = spotsOf(fastener, usual, toVehicle)
-    return {
-      joint,
-      spots: spots.map(({ name }) => name),
-      at: placesOf(spots),
-      ...countedAt(fastener, spots.length, spots),
-      pulls: passList(spots, aimNm(joint.torque), fastener.passesPercent ?? rules.passesPercent),
-    }
-  })
+  return fastenersOf(thing, usual.length).flatMap((fastener, i) =>
+    groupsOf(
+      {
+        fastener,
+        joint: jointOf(owner, i, fastener, rules),
+        spots: spotsOf(fastener, usual, toVehicle),
+        wasOn: new Set(),
+      },
+      rules,
+    ),
+  )
+}
+
+export const tighteningTitle = ({ alreadyOn, joint }: JointGroup): string =>
+  alreadyOn ? `Check what is on: ${joint.name}` : `Tighten: ${joint.name}`
+
+/** What is said first of a joint that was on already. */
+export const tighteningLead = ({ alreadyOn }: JointGroup): readonly string[] =>
+  alreadyOn
+    ? ['Nobody here has seen it tightened: look at its seat and its parts, then try it with the wrench. ']
+    : []
+
+/** Where a joint comes off in this job, by name: the places of its sheet that say so, with how many bolts. */
+export const comingOff = ({
+  places,
+}: Fastener): { readonly names: readonly string[]; readonly bolts: number } => {
+  const off = (places ?? []).filter(({ status }) => status === 'comesOff')
+  return { names: off.map(({ name }) => name), bolts: off.reduce((sum, { count }) => sum + (count ?? 1), 0) }
 }
 
 /** Things that are to be fitted with tools: carriers, and what is bolted by itself; not what is strapped or put into another. */

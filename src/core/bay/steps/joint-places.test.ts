@@ -52,6 +52,57 @@ describe('a joint at its own places', () => {
     expect([...(group?.at.keys() ?? [])]).toEqual(['LHF', 'RHR'])
   })
 
+  it('is fitted, was on or comes off place by place', () => {
+    const plan = heldBy(boatAndBox, [
+      {
+        ...BOLTS,
+        count: 7,
+        places: [
+          { name: 'LHF', count: 2 },
+          { name: 'RHF', count: 2, status: 'alreadyOn' },
+          { name: 'LHR', count: 3, status: 'comesOff' },
+        ],
+      },
+    ])
+    expect(groupsOf(plan).map(({ spots, count, alreadyOn }) => [spots, count, alreadyOn])).toEqual([
+      [['LHF'], 2, undefined],
+      [['RHF'], 2, true],
+    ])
+    const order = jobSteps(survey(plan), USUAL_BAY)
+    const titles = order.ok ? order.steps.map(({ title }) => title) : []
+    expect(titles.filter((title) => /^Take off: .*3 at LHR$/.test(title))).toHaveLength(1)
+    expect(titles.filter((title) => title.startsWith('Check what is on'))).toHaveLength(1)
+    // Two are laid out: what is on is on, and what comes off is not bought.
+    expect(partsCheck(survey(plan)).lines.find(({ what }) => what.startsWith('Bolt M8'))?.count).toBe(2)
+  })
+
+  it('of a thing that is on already is looked at, and not started', () => {
+    const [thing] = fittedThings(survey(ridgeTent))
+    if (!thing) throw new Error('The job has a tent.')
+    const fasteners: Fastener[] = [
+      {
+        ...BOLTS,
+        count: 4,
+        places: [
+          { name: 'Left', count: 2 },
+          { name: 'Right', count: 2, status: 'alreadyOn' },
+        ],
+      },
+    ]
+    const plan = {
+      ...ridgeTent,
+      gear: ridgeTent.gear.map((gear) => (gear.id === thing.gear.id ? { ...gear, fasteners } : gear)),
+    }
+    const order = jobSteps(survey(plan), USUAL_BAY)
+    const own = order.ok ? order.steps.filter(({ id }) => id.startsWith(`gear:${thing.placement.id}/`)) : []
+    const set = own.find(({ task }) => task.kind === 'start')?.task
+    expect(set?.kind === 'start' && set.groups.map(({ spots }) => spots)).toEqual([['Left']])
+    expect(own.flatMap(({ task, title }) => (task.kind === 'torque' ? [title.split(':')[0]] : []))).toEqual([
+      'Tighten',
+      'Check what is on',
+    ])
+  })
+
   it('goes from side to side by where its places are', () => {
     const places = [
       { name: 'Panel, front left', xMm: 300, yMm: -600 },

@@ -9,7 +9,7 @@ import type { Survey } from '../../survey/survey'
 import { broughtSteps } from './brought-steps'
 import { drillSteps } from './drill-steps'
 import { markAsks, markedPlacesWords } from '../marked-places'
-import { rackJoints } from './joint-groups'
+import { rackJoints, tighteningLead, tighteningTitle } from './joint-groups'
 import { about } from './minutes'
 import { pairsOf } from './pairs'
 import type { FactName, Task, JointGroup, Step } from './step'
@@ -244,13 +244,9 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
       step(
         torqueKey(group),
         'torque',
-        group.alreadyOn ? `Check what is on: ${group.joint.name}` : `Tighten: ${group.joint.name}`,
+        tighteningTitle(group),
         [
-          ...(group.alreadyOn
-            ? [
-                'Nobody here has seen it tightened: look at its seat and its parts, then try it with the wrench. ',
-              ]
-            : []),
+          ...tighteningLead(group),
           `${group.count} in all, corner to corner in passes, with ${group.joint.tool}${group.joint.handOnly ? ', by hand only' : ''}.`,
           ...(sliding.length > 0
             ? [

@@ -35,6 +35,7 @@ export interface MarkAsk {
   /** What is marked: a pad, or the part itself. */
   readonly what: string
   readonly at: string
+  readonly where: 'corner' | 'place'
   readonly mark: string
   readonly marks: readonly string[]
 }

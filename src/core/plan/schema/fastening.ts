@@ -1,7 +1,7 @@
 import * as z from '../../units/schema'
 import { washersSchema } from '../../kinds/washer'
 import { sourceSchema } from './rating'
-import { nameSchema, positionMm, sizeMm } from '../../units/scalars'
+import { nameSchema, positionMm, sizeMm, statusSchema } from '../../units/scalars'
 
 /** Property classes of bolts and screws that the tables know. */
 export const GRADES = ['8.8', '10.9', 'A2-70', 'A4-80'] as const
@@ -40,6 +40,7 @@ const jointPlaceSchema = z.strictObject({
   count: z.optional(z.int().check(z.gte(1), z.lte(400))),
   xMm: z.optional(positionMm),
   yMm: z.optional(positionMm),
+  status: z.optional(statusSchema),
 })
 export type JointPlace = z.infer<typeof jointPlaceSchema>
 

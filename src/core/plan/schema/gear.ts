@@ -124,6 +124,8 @@ export const gearSchema = z.strictObject({
       }),
     ),
   ),
+  /** Of a pair that stands apart, how long each piece is along the thing: one at either end, and nothing between. */
+  pieceMm: z.optional(spanMm),
   opens: z.optional(opensSchema),
   fit: fitSchema,
   gates: z.optional(z.array(preorderMeasurementSchema).check(z.maxLength(20))),

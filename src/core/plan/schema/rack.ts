@@ -332,6 +332,8 @@ export const rackSchema = z.discriminatedUnion('kind', [
     when: whenSchema,
     topZMm: spanMm,
     bottomZMm: sizeMm,
+    /** Its own length, from end to end. */
+    lengthMm: z.optional(spanMm),
     xMm: positionMm,
     yMm: positionMm,
     widthMm: spanMm,

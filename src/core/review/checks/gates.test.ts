@@ -3,6 +3,7 @@ import { barsRack, planOf, thing, vehicleWith } from '../../plan/plans.testing'
 import { preorderMeasurementSchema, type PreorderMeasurement } from '../../plan/schema/preorder-measurement'
 import type { Measurement } from '../../plan/schema/measurement'
 import type { Plan } from '../../plan/schema/plan'
+import { peopleWeights } from '../../facts/people-weights'
 import { gates } from './gates'
 import { run, sentences } from './findings.testing'
 
@@ -115,5 +116,112 @@ describe('gates', () => {
     const agreeing = plan([SEAM, BEAD], [length('seam', 7), length('bead', 3.5)])
     expect(run(gates, agreeing)[2]).toMatchObject({ severity: 'clear' })
     expect(sentences(gates, agreeing)[2]).toMatch(/are 5 mm to 27.5 mm; Gap at the seam reads 7 mm\.$/)
+  })
+})
+
+describe('a ladder’s own length', () => {
+  const hung = (ladder: { lengthMm?: number; topZMm?: number }, panelMm?: number): Plan => {
+    const base = planOf(vehicleWith([]), [], [])
+    return {
+      ...base,
+      vehicle: {
+        ...base.vehicle,
+        attachments: [
+          {
+            id: 'seam',
+            kind: 'hatchSeam',
+            name: 'Seam',
+            xMm: 2400,
+            ...(panelMm === undefined ? {} : { panelMm }),
+            ratings: [],
+          },
+        ],
+      },
+      racks: [
+        {
+          id: 'ladder',
+          kind: 'ladder',
+          name: 'Ladder',
+          attachmentId: 'seam',
+          when: 'always',
+          topZMm: 1700,
+          bottomZMm: 600,
+          xMm: 2450,
+          yMm: 0,
+          widthMm: 300,
+          parts: [
+            {
+              id: 'kit',
+              role: 'fitKit',
+              name: 'Kit',
+              count: 1,
+              eachKg: 6,
+              rated: { by: 'own', ratings: [] },
+            },
+          ],
+          ...ladder,
+        },
+      ],
+    }
+  }
+  const said = (plan: Plan) =>
+    run(gates, plan).map(({ severity, margin }) => [
+      severity,
+      margin && 'value' in margin ? margin.value : undefined,
+    ])
+
+  it('asks nothing where nobody knows it', () => {
+    expect(run(gates, hung({}, 900))).toEqual([])
+  })
+  it('is held against the height that it spans: no ladder spans more than it is long', () => {
+    expect(said(hung({ lengthMm: 1150 }))).toEqual([['clear', 50]])
+    expect(said(hung({ lengthMm: 1060 }))).toEqual([['findOut', -40]])
+    expect(run(gates, hung({ lengthMm: 1060 }))[0]?.ask?.target).toEqual({
+      open: 'rack',
+      rackId: 'ladder',
+      at: 'lengthMm',
+    })
+  })
+  it('is held against the panel that it hangs down: past its edge is Mind', () => {
+    expect(said(hung({ lengthMm: 1150 }, 1200))).toEqual([
+      ['clear', 50],
+      ['clear', 50],
+    ])
+    expect(said(hung({ lengthMm: 1150 }, 1000))).toEqual([
+      ['clear', 50],
+      ['mind', -150],
+    ])
+    expect(sentences(gates, hung({ lengthMm: 1150 }, 1000))[1]).toContain('past the panel’s lower edge')
+  })
+})
+
+describe('whose weight may answer a gate', () => {
+  it('is anybody’s of the job whose weight is known, with how it is known', () => {
+    const base = planOf(vehicleWith([]), [barsRack({})], [[thing('Tent', 40, { kind: 'tent' })]])
+    const people: Plan = {
+      ...base,
+      use: {
+        ...base.use,
+        occupants: [
+          { id: 'a', name: 'Driver', mass: { kg: 82, basis: 'weighed' } },
+          { id: 'b', name: 'Passenger', mass: { kg: 0, basis: 'unknown' } },
+        ],
+      },
+      placements: base.placements.map((placement) => ({
+        ...placement,
+        loads: [
+          {
+            id: 's',
+            name: 'Sleeper',
+            when: 'parked',
+            what: { kind: 'people', count: 2, each: { kg: 70, basis: 'told' } },
+          },
+        ],
+      })),
+    }
+    expect(peopleWeights(people)).toEqual([
+      { name: 'Driver', mass: { kg: 82, basis: 'weighed' } },
+      { name: 'Sleeper', mass: { kg: 70, basis: 'told' } },
+    ])
   })
 })

@@ -3,6 +3,7 @@ import { gateDoubt, impliedHeld } from '../../facts/gates'
 import { PROVENANCES } from '../../kinds/provenance'
 import type { Survey } from '../../survey/survey'
 import type { Ask } from '../ask'
+import { ladderLengthFindings } from '../ladder-lengths'
 import { helperMayWeigh, helperWeight } from '../helper-weight'
 import { type FindingDraft, check, practice } from '../check'
 import { impliedGates, type GateAt, type GateOwner, type Implied } from '../../survey/mounting/gates'
@@ -198,7 +199,7 @@ export const gates = check({
   question:
     'Is every gap and thickness that gear or rack requires measured on this vehicle and within bounds?',
   formula:
-    'the middle of the readings within from … to; between the ends of a bound printed as a range is Mind; one gate against what another implies',
+    'the middle of the readings within from … to; between the ends of a bound printed as a range is Mind; one gate against what another implies; a ladder’s own length against the height that it spans and the panel that it hangs down',
   source: practice(
     'Gaps and thicknesses to measure on the vehicle before ordering. Common practice, no source.',
   ),
@@ -219,6 +220,7 @@ export const gates = check({
       yield underDoubt(at, findingOf(survey, at, placed(at.of)), survey)
       yield* helperWeight(survey, at)
     }
+    yield* ladderLengthFindings(survey)
     for (const each of impliedGates(all)) yield impliedFinding(each, placed(each.of))
   },
 })

@@ -48,6 +48,32 @@ describe('space', () => {
     const boxes = { ...ends, gear: ends.gear.map(({ outlineMm: _, ...gear }) => gear) }
     expect(run(space, boxes)).toMatchObject([{ severity: 'stop' }])
   })
+  it('goes round the two pieces of a pair: what lies between them meets neither, and what reaches one does', () => {
+    const pair = (pieceMm: number | undefined, bag: { xMm: number; yMm?: number }, turn: 0 | 90 = 0) =>
+      planOf(
+        vehicleWith([]),
+        [barsRack({})],
+        [
+          [
+            thing('Cradles', 4, {
+              lengthMm: 1000,
+              widthMm: 400,
+              ...(pieceMm === undefined ? {} : { pieceMm }),
+            }),
+            { xMm: 900, yMm: 0, turn },
+          ],
+          [thing('Bag', 3, { lengthMm: 500, widthMm: 300 }), { yMm: 0, ...bag }],
+        ],
+      )
+    expect(run(space, pair(undefined, { xMm: 900 }))).toMatchObject([{ severity: 'stop' }])
+    expect(run(space, pair(150, { xMm: 900 }))).toMatchObject([{ severity: 'clear' }])
+    // 250 mm to the bag's end, 350 to the piece: 100 apart; 90 mm back leaves 10 of the house's 20.
+    expect(run(space, pair(150, { xMm: 990 }))).toMatchObject([{ severity: 'mind', measured: { value: 10 } }])
+    expect(run(space, pair(150, { xMm: 1050 }))).toMatchObject([{ severity: 'stop', margin: { value: -50 } }])
+    // Turned, its pieces lie to the left and right.
+    expect(run(space, pair(150, { xMm: 900 }, 90))).toMatchObject([{ severity: 'clear' }])
+    expect(run(space, pair(150, { xMm: 900, yMm: 250 }, 90))).toMatchObject([{ severity: 'stop' }])
+  })
   it('is not compared between a carrier and what is in it', () => {
     const inside = planOf(
       vehicleWith([]),

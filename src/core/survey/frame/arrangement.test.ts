@@ -5,7 +5,7 @@ import { addTurns, arrange, sizeAsPlaced, turned } from './arrangement'
 import { moveBy } from '../../edits/move'
 import { snapsFor, snapTo } from '../../edits/snap'
 import { survey } from '../survey'
-import { firstPlace, hostsFor, placeOn, weightRoom } from '../../placing/room'
+import { barNames, carryingBars, firstPlace, hostsFor, placeOn, weightRoom } from '../../placing/room'
 
 const ANY = { road: 100, trail: 100, parked: 100 }
 const racks = [barsRack({ bars: own('bars', ANY), feet: own('feet', ANY) })]
@@ -151,6 +151,11 @@ describe('moving, snapping and finding room', () => {
         (each) => each.host.on === 'place' && each.host.placementId === 'cradles',
       ),
     ).toBe(false)
+    expect(carryingBars(twinSpan).map(([, name]) => name)).toContain('Bed rack, Bed rear bar')
+    expect(barNames(twinSpan, { on: 'bars', barIds: ['cab-front', 'bed-rear'] })).toBe(
+      'Cab rack, Cab front bar and Bed rack, Bed rear bar',
+    )
+    expect(barNames(twinSpan, { on: 'deck', rackId: 'cab' })).toBeUndefined()
     const moved = survey(twinSpan)
     const boat = moved.thingById.get('sea-boat')!
     expect(placeOn(moved, boat, { on: 'bars', barIds: ['bed-front', 'bed-rear'] }).xMm).toBe(1500)

@@ -1,22 +1,44 @@
 import { TOLERANCE } from '../../units/tolerance'
 import { packed, rootOf, turned, type ThingAt } from './arrangement'
-import { reachInto, TOUCH_MM } from '../../geometry/boxes'
+import { reachInto, TOUCH_MM, type Box } from '../../geometry/boxes'
 import { convexDepth, convexGap, type Point2 } from '../../geometry/plane'
 
-/** A thing from above in the vehicle frame: its own outline where it has one, else its box. */
-function planOutline({ gear, box, turn, placement }: ThingAt): readonly Point2[] {
-  if (!gear.outlineMm || placement.onEdge)
-    return [
-      [box.x0, box.y0],
-      [box.x1, box.y0],
-      [box.x1, box.y1],
-      [box.x0, box.y1],
-    ]
+type Corners = Pick<Box, 'x0' | 'x1' | 'y0' | 'y1'>
+
+const cornersOf = ({ x0, x1, y0, y1 }: Corners): readonly Point2[] => [
+  [x0, y0],
+  [x1, y0],
+  [x1, y1],
+  [x0, y1],
+]
+
+/** The two pieces of a pair: one at either end of its own length, whichever way it lies. */
+function piecesOf(box: Corners, pieceMm: number, isAlong: boolean): readonly Corners[] {
+  const piece = Math.min(pieceMm, (isAlong ? box.x1 - box.x0 : box.y1 - box.y0) / 2)
+  const { x0, x1, y0, y1 } = box
+  return isAlong
+    ? [
+        { x0, x1: x0 + piece, y0, y1 },
+        { x0: x1 - piece, x1, y0, y1 },
+      ]
+    : [
+        { x0, x1, y0, y1: y0 + piece },
+        { x0, x1, y0: y1 - piece, y1 },
+      ]
+}
+
+/** A thing from above in the vehicle frame: its own outline where it has one, the two pieces of a pair, else its box. */
+function planOutlines({ gear, box, turn, placement }: ThingAt): readonly (readonly Point2[])[] {
+  if (gear.pieceMm !== undefined)
+    return piecesOf(box, gear.pieceMm, turn === 0 || turn === 180).map(cornersOf)
+  if (!gear.outlineMm || placement.onEdge) return [cornersOf(box)]
   const [x, y] = [(box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2]
-  return gear.outlineMm.map(({ xMm, yMm }): Point2 => {
-    const [dx, dy] = turned(xMm, yMm, turn)
-    return [x + dx, y + dy]
-  })
+  return [
+    gear.outlineMm.map(({ xMm, yMm }): Point2 => {
+      const [dx, dy] = turned(xMm, yMm, turn)
+      return [x + dx, y + dy]
+    }),
+  ]
 }
 
 /** Two things that share space, or stand nearer than the house wants. mm. */
@@ -34,15 +56,18 @@ const related = (a: ThingAt, b: ThingAt): boolean => {
 const gapBetween = (a: ThingAt, b: ThingAt, houseMm: number) =>
   Math.max(a.gear.fit.besideMm ?? houseMm, b.gear.fit.besideMm ?? houseMm)
 
+/** Whether a thing takes less room seen from above than its box. */
+const isFiner = ({ gear }: ThingAt) => gear.outlineMm !== undefined || gear.pieceMm !== undefined
+
 function compare(a: ThingAt, b: ThingAt, houseMm: number): Near | undefined {
   const gapMm = gapBetween(a, b, houseMm)
   const into = reachInto(a.outer, b.outer)
   if (into.z <= TOUCH_MM || into.x < -gapMm || into.y < -gapMm) return undefined
-  if (a.gear.outlineMm || b.gear.outlineMm) {
-    const [outlineA, outlineB] = [planOutline(a), planOutline(b)]
-    const depth = convexDepth(outlineA, outlineB)
+  if (isFiner(a) || isFiner(b)) {
+    const pairs = planOutlines(a).flatMap((one) => planOutlines(b).map((other) => [one, other] as const))
+    const depth = Math.max(...pairs.map((pair) => convexDepth(...pair)))
     if (depth > TOUCH_MM) return { kind: 'overlap', a, b, intoMm: Math.min(depth, into.z) }
-    const gap = convexGap(outlineA, outlineB)
+    const gap = Math.min(...pairs.map((pair) => convexGap(...pair)))
     return gap < gapMm - TOLERANCE.gapMm ? { kind: 'close', a, b, gapMm: gap } : undefined
   }
   if (into.x > TOUCH_MM && into.y > TOUCH_MM)

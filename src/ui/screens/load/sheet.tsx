@@ -31,6 +31,7 @@ import { Ghost } from './ghost'
 import { HandDrag } from './hand-drag'
 import { assessmentOf } from '@/ui/state/assessment'
 import { usePlan, planStore } from '@/ui/state/plan-store'
+import { isStill, nextOf, thingsUnder } from './under-pointer'
 import { SheetNotes } from './sheet-notes'
 import { SheetView, type SheetHandlers, type SheetMarks } from './sheet-views'
 import { useZoom, zoomStore } from '@/ui/drawing/zoom-store'
@@ -71,6 +72,7 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
   const cross = useRef<SVGPathElement>(null)
   const readout = useRef<SVGTextElement>(null)
   const grip = useRef<HandDrag>(undefined)
+  const below = useRef<{ of: string; under: readonly string[]; clientX: number; clientY: number }>(undefined)
   const measureNow = useRef<() => void>(undefined)
 
   useEffect(() => {
@@ -99,9 +101,15 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
 
   const handlers: SheetHandlers = {
     onPick: pick,
-    onGrab(picked, view, event: PointerEvent<SVGElement>) {
+    onGrab(pointed, view, event: PointerEvent<SVGElement>) {
       if (event.button !== 0) return
       event.stopPropagation()
+      // Of things over each other the picked one is held; pressed and let go, the next under it is picked.
+      const under = thingsUnder(event.clientX, event.clientY)
+      const now = planStore.getState().picked
+      const again = now?.kind === 'thing' && under.includes(now.id) ? now : undefined
+      const picked = again ?? pointed
+      below.current = again && { of: again.id, under, clientX: event.clientX, clientY: event.clientY }
       pick(picked)
       const at = sheetNow()?.survey
       const held =
@@ -163,6 +171,12 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
   }
 
   const panFrom = useRef<{ view: ViewName; left: number; top: number }>(undefined)
+  const pickBelow = (event: PointerEvent) => {
+    const press = below.current
+    below.current = undefined
+    const next = press && isStill(press, event) ? nextOf(press.under, press.of) : undefined
+    if (next !== undefined) pick({ kind: 'thing', id: next })
+  }
   const letGo = () => {
     grip.current?.release()
     grip.current = undefined
@@ -214,7 +228,10 @@ function Views({ survey, marks }: { readonly survey: Survey; readonly marks: She
               panFrom.current = { view, left: event.clientX, top: event.clientY }
             } else pointAt(event)
           }}
-          onPointerUp={letGo}
+          onPointerUp={(event) => {
+            letGo()
+            pickBelow(event)
+          }}
           onPointerCancel={letGo}
           onPointerLeave={() => {
             cross.current?.setAttribute('d', '')

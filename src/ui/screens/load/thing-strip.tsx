@@ -3,13 +3,14 @@ import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import { PLACEMENT_FIELDS } from '@/core/api/fields'
 import { choicesOf, type Host, WHENS } from '@/core/api/plan'
-import { hostsFor, placeOn, type Survey, type ThingAt } from '@/core/api/assess'
+import { barNames, hostsFor, placeOn, type Survey, type ThingAt } from '@/core/api/assess'
 import dynamic from 'next/dynamic'
 import { useState } from 'react'
 import { StatusChoice } from '@/ui/forms/status-choice'
 import { Choice } from '@/ui/kit/choice'
 import { QuantityField } from '@/ui/figures/quantity-field'
 import { setOnEdge, turnNext } from '@/ui/state/edits'
+import { BarTicks } from './bar-ticks'
 import { HeldByLine } from './held-by'
 import { basisChoices, LoadField, typedMass } from '@/ui/forms/load-field'
 import { refused, planStore } from '@/ui/state/plan-store'
@@ -35,6 +36,7 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
   const hosts = hostsFor(survey.plan, placementId)
   const now = hosts.findIndex(({ host }) => sameHost(host, placement.host))
   const options = hosts.map(({ name }, i) => [String(i), name] as const)
+  const asItIs = barNames(survey.plan, placement.host) ?? 'as it is'
   const move = (patch: { xMm?: number; yMm?: number }, typed: Record<string, string>) =>
     refused(run({ do: 'move', placementId, xMm: placement.xMm, yMm: placement.yMm, ...patch, typed }))
   const nested = thing.parent !== undefined
@@ -96,13 +98,14 @@ export function ThingStrip({ thing, survey }: { thing: ThingAt; survey: Survey }
           className="w-48"
           label={PLACEMENT_FIELDS.host.label}
           value={String(now)}
-          options={now < 0 ? [['-1', 'as it is'] as const, ...options] : options}
+          options={now < 0 ? [['-1', asItIs] as const, ...options] : options}
           onChange={(index) => {
             const chosen = hosts[Number(index)]
             if (chosen)
               run({ do: 'rehost', placementId, host: chosen.host, ...placeOn(survey, thing, chosen.host) })
           }}
         />
+        <BarTicks thing={thing} survey={survey} />
         <Choice
           className="w-32"
           label={PLACEMENT_FIELDS.when.label}

@@ -16,7 +16,10 @@ import {
   startingAttachment,
   startingObstacle,
   startingSizes,
+  panelsOnHinges,
   startingVehicle,
+  startsOnRoof,
+  startsWithinRoof,
   assess,
 } from '@/core/api/assess'
 import { VEHICLE_FIELD } from '@/core/api/fields'
@@ -70,6 +73,15 @@ export function VehicleForm({
   const drawn = assess(newPlan({ id: 'drawing', job: { name: 'Drawing' }, vehicle: now, racks: [] })).survey
   const { body } = now
 
+  // What the sheet was when a field was left last: what hangs on that field goes with it.
+  const [followed, setFollowed] = useState(start)
+  const follow = () => {
+    if (!read.value) return
+    const next = startsOnRoof(panelsOnHinges(read.value, followed))
+    setFollowed(next)
+    if (next !== read.value) sheet.take(next)
+  }
+
   const save = sheet.form.handleSubmit(async () => {
     const saving = sheet.toSave()
     if (!saving.ok) {
@@ -113,6 +125,7 @@ export function VehicleForm({
       drawing={<StillSheet survey={drawn} label={`${now.name}, drawn from what is typed`} />}
       problem={problem}
       onSave={() => void save()}
+      onLeave={follow}
       paste={
         <PasteSheet
           takes={() => VEHICLE_TAKES}
@@ -126,7 +139,8 @@ export function VehicleForm({
         },
       }}
       starts={{
-        attachments: (each, kind) => startingAttachment(kind as AttachmentKind, body, each),
+        attachments: (each, kind) =>
+          startsWithinRoof(startingAttachment(kind as AttachmentKind, body, each), now.roof),
         obstacles: (each, kind) => startingObstacle(kind as ObstacleKind, body, each),
       }}
       actions={

@@ -1,0 +1,37 @@
+import { describe, expect, it } from 'vitest'
+import { fastenerSchema, type Fastener } from '../plan/schema/fastening'
+import { toDraft, draftOf } from './draft'
+import type { Group } from './field'
+import { FASTENERS } from './joint-fields'
+import { readDraft } from './read-draft'
+
+const FIELD = FASTENERS.item as Group
+const problemsOf = (places: readonly (number | undefined)[], count: number) => {
+  const was: Fastener = {
+    thread: 'M8',
+    count: 1,
+    places: places.map((each, i) => ({
+      name: `Place ${i + 1}`,
+      ...(each === undefined ? {} : { count: each }),
+    })),
+  }
+  const draft = {
+    ...draftOf(toDraft(FIELD, was, { system: 'metric', typed: {}, rel: '' })),
+    count: String(count),
+  }
+  return readDraft(FIELD, fastenerSchema, draft, was, 'metric').problems
+}
+
+describe('the bolts of a joint', () => {
+  it('are as many as its places have, where each place says how many', () => {
+    expect(problemsOf([2, 4], 6)).toEqual({})
+    expect(problemsOf([2, 4], 8)).toEqual({
+      count: 'Its places have 6 bolts. Make this the same, or change a place.',
+    })
+  })
+  it('are at least as many as those places that say so', () => {
+    expect(problemsOf([2, undefined], 6)).toEqual({})
+    expect(problemsOf([4, undefined], 3)).toHaveProperty('count')
+    expect(problemsOf([], 5)).toEqual({})
+  })
+})
