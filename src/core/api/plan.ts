@@ -2,6 +2,7 @@
 export { type Dimension, homeUnit, STANDARD_GRAVITY, unitOf, type UnitSystem } from '../units/dimension'
 export { amountIn, formatNumber, formatQuantity, METRIC, percentText, type UnitChoice } from '../units/format'
 export { parseQuantity, typedElsewhere } from '../units/parse'
+export { parseDay } from '../units/day'
 export { moneyText } from '../units/money'
 export { own } from '../units/own'
 export { type Amount, kg, missing, mm, type Phrase, phraseText, toSpare } from '../units/phrase'

@@ -3,6 +3,7 @@ import { issueText } from '../plan/schema/messages'
 import type { Source } from '../plan/schema/rating'
 import type { UnitSystem } from '../units/dimension'
 import { formatPrecise } from '../units/format'
+import { parseDay } from '../units/day'
 import { parseQuantity } from '../units/parse'
 import { singleText, textOf, type Draft, type DraftOf, type ShownDraft } from './draft'
 import type { Choices, Single } from './field'
@@ -117,8 +118,11 @@ export function parsed(
       return found ? { value: found[0] } : { problem: noneOf(trimmed, field.choices) }
     }
     case 'text':
-    case 'day':
-      return { value: field.is === 'text' && field.long ? text : trimmed }
+      return { value: field.long ? text : trimmed }
+    case 'day': {
+      const read = parseDay(trimmed)
+      return read.ok ? { value: read.value } : { problem: read.reason }
+    }
   }
 }
 

@@ -13,9 +13,10 @@ import {
   type Several,
   type Single,
 } from '@/core/api/fields'
-import { type Provenance, PROVENANCES } from '@/core/api/plan'
+import { parseDay, type Provenance, PROVENANCES } from '@/core/api/plan'
 import { useId, useState, type ReactNode } from 'react'
 import { useFormContext, useWatch } from 'react-hook-form'
+import { DAY_EXAMPLE, DayPicker } from '@/ui/kit/day-picker'
 import { FieldNote } from '@/ui/kit/field-note'
 import { OrderedChoices } from './ordered-choices'
 import { OtherFigures, useOtherFigures } from './other-figures'
@@ -96,6 +97,20 @@ function Frame({
   )
 }
 
+/** The calendar of a day's field. */
+function FieldCalendar({ at, label }: { at: string; label: string }) {
+  const { setValue } = useFormContext()
+  const now: unknown = useWatch({ name: at })
+  const day = parseDay(typeof now === 'string' ? now : '')
+  return (
+    <DayPicker
+      label={label}
+      value={day.ok ? day.value : ''}
+      onDay={(next) => setValue(at, next, { shouldDirty: true, shouldValidate: true })}
+    />
+  )
+}
+
 /** A text of a sheet. What is typed over a starting value is known as the sheet says. */
 function TextInput({
   field,
@@ -152,10 +167,11 @@ function TextInput({
       {'long' in field ? (
         <textarea {...shared} rows={3} className={CONTROL_CLASS.textarea} />
       ) : (
-        <>
+        <div className="flex gap-1">
           <input
             {...shared}
-            type={field.is === 'day' ? 'date' : 'text'}
+            type="text"
+            {...(field.is === 'day' && { placeholder: DAY_EXAMPLE })}
             {...(names !== undefined && { list: `${id}-words` })}
             onFocus={({ target }) => {
               if (names !== undefined) setOffered({ words: wordings(names), text: target.value })
@@ -172,7 +188,8 @@ function TextInput({
               ))}
             </datalist>
           )}
-        </>
+          {field.is === 'day' && <FieldCalendar at={at} label={field.label} />}
+        </div>
       )}
       {othersAt !== undefined && (
         <OtherFigures at={othersAt} label={field.label} rows={others.rows} onRemove={others.remove} />

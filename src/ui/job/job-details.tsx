@@ -3,6 +3,7 @@ import { Problem } from '@/ui/kit/field-note'
 import { CAR_FIELD, type Group, JOB_FIELD } from '@/core/api/fields'
 import type { Plan } from '@/core/api/plan'
 import { TextField } from '@/ui/kit/choice'
+import { DayField } from '@/ui/figures/day-field'
 import { Modal } from '@/ui/kit/modal'
 import { usePlan, planStore } from '@/ui/state/plan-store'
 import { CamePictures } from './came-pictures'
@@ -22,11 +23,19 @@ function Texts({
   return Object.entries(of.fields).map(([key, field]) => {
     if (field.is !== 'text' && field.is !== 'day') return null
     const now = value[key]
+    if (field.is === 'day')
+      return (
+        <DayField
+          key={key}
+          label={field.label}
+          value={typeof now === 'string' ? now : ''}
+          onDay={(day) => onText(key, day)}
+        />
+      )
     return (
       <TextField
         key={key}
         label={field.label}
-        type={field.is === 'day' ? 'date' : 'text'}
         max={field.long ? 2000 : key === 'number' || key === 'plate' ? 40 : 120}
         value={typeof now === 'string' ? now : ''}
         onValue={(text) => onText(key, text)}

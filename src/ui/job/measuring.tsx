@@ -14,6 +14,7 @@ import {
 } from '@/core/api/plan'
 import { useState } from 'react'
 import { Choice, TextField } from '@/ui/kit/choice'
+import { DayField } from '@/ui/figures/day-field'
 import { Quantity } from '@/ui/figures/quantity'
 import { QuantityField } from '@/ui/figures/quantity-field'
 import { Modal } from '@/ui/kit/modal'
@@ -47,12 +48,11 @@ function TakenBy({ measurement }: { measurement: Measurement }) {
           })
         }
       />
-      <TextField
-        className="w-40"
+      <DayField
+        className="w-48"
         label={TAKEN_FIELDS.on.label}
-        type="date"
         value={on ?? ''}
-        onValue={(day) =>
+        onDay={(day) =>
           keep({ ...rest, ...(by === undefined ? {} : { by }), ...(day === '' ? {} : { on: day }) })
         }
       />

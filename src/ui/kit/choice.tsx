@@ -52,7 +52,6 @@ export function TextField({
   label: string
   value: string
   onValue: (value: string) => void
-  type?: 'text' | 'date'
   max?: number
   className?: string
 }) {

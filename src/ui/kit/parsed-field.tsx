@@ -1,5 +1,5 @@
 'use client'
-import { useState, type ComponentProps } from 'react'
+import { useState, type ComponentProps, type ReactNode } from 'react'
 import { CONTROL_CLASS } from './control-class'
 import { Labelled } from './labelled'
 
@@ -18,6 +18,7 @@ export function ParsedField<T>({
   onValue,
   hint,
   className = '',
+  after,
   ...rest
 }: {
   readonly label: string
@@ -27,7 +28,9 @@ export function ParsedField<T>({
   readonly onValue: (value: T) => unknown
   readonly hint?: string | undefined
   readonly className?: string
-} & Pick<ComponentProps<'input'>, 'placeholder' | 'type' | 'maxLength'>) {
+  /** What stands beside the box: a calendar. */
+  readonly after?: ReactNode
+} & Pick<ComponentProps<'input'>, 'placeholder' | 'maxLength' | 'disabled'>) {
   const [draft, setDraft] = useState<string>()
   const [problem, setProblem] = useState<string>()
   const settle = (left: string | undefined, wrong: string | undefined) => {
@@ -48,25 +51,28 @@ export function ParsedField<T>({
   return (
     <Labelled label={label} hint={hint} problem={problem} className={className}>
       {(control) => (
-        <input
-          {...control}
-          className={CONTROL_CLASS.input}
-          autoComplete="off"
-          value={draft ?? text}
-          data-settled={draft === undefined ? '' : undefined}
-          onChange={(event) => setDraft(event.target.value)}
-          onBlur={take}
-          onKeyDown={(event) => {
-            if (event.key === 'Enter') {
-              event.preventDefault()
-              take()
-            } else if (event.key === 'Escape' && draft !== undefined) {
-              event.stopPropagation()
-              settle(undefined, undefined)
-            }
-          }}
-          {...rest}
-        />
+        <div className="flex gap-1">
+          <input
+            {...control}
+            className={CONTROL_CLASS.input}
+            autoComplete="off"
+            value={draft ?? text}
+            data-settled={draft === undefined ? '' : undefined}
+            onChange={(event) => setDraft(event.target.value)}
+            onBlur={take}
+            onKeyDown={(event) => {
+              if (event.key === 'Enter') {
+                event.preventDefault()
+                take()
+              } else if (event.key === 'Escape' && draft !== undefined) {
+                event.stopPropagation()
+                settle(undefined, undefined)
+              }
+            }}
+            {...rest}
+          />
+          {after}
+        </div>
       )}
     </Labelled>
   )

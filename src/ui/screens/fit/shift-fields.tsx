@@ -1,4 +1,5 @@
 'use client'
+import { DayField } from '@/ui/figures/day-field'
 import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { TextBox } from '@/ui/kit/field'
 import { useSettings } from '@/ui/state/settings-store'
@@ -30,13 +31,11 @@ export function ShiftFields() {
             maxLength={120}
             onText={(name) => change({ [tool]: name === '' ? undefined : { ...settings[tool], name } })}
           />
-          <TextBox
-            label="calibrated until"
-            type="date"
-            aria-label={`${label}: calibrated until`}
+          <DayField
+            label={`${label}: calibrated until`}
             disabled={settings[tool] === undefined}
             value={settings[tool]?.until ?? ''}
-            onText={(until) => {
+            onDay={(until) => {
               const name = settings[tool]?.name ?? ''
               change({ [tool]: until === '' ? { name } : { name, until } })
             }}

@@ -1,5 +1,6 @@
 'use client'
 import { GearWeight } from '@/ui/drawing/gear-weight'
+import { DayField } from '@/ui/figures/day-field'
 import { Table } from '@/ui/kit/table'
 import { Button } from '@/ui/kit/button'
 import { SOURCE_CHOICES, COUNTS_CHOICES } from '@/core/api/fields'
@@ -84,12 +85,7 @@ function RatingFields({ owner, rating }: { owner: RatingOwner; rating: Rating })
         max={40}
         onValue={(page) => source({ page })}
       />
-      <TextField
-        label="Date read"
-        type="date"
-        value={rating.source.on ?? ''}
-        onValue={(on) => source({ on })}
-      />
+      <DayField label="Date read" value={rating.source.on ?? ''} onDay={(on) => source({ on })} />
       <Button className="self-end" onClick={() => run({ do: 'removeRating', owner, ratingId: rating.id })}>
         Remove
       </Button>
