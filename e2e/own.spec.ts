@@ -7,7 +7,7 @@ test(
     await page.goto('/')
     await page.getByRole('link', { name: 'Start a job' }).click()
     await page.getByRole('link', { name: 'Enter your own vehicle' }).click()
-    await page.getByRole('textbox', { name: 'Name' }).first().fill('School saloon')
+    await page.getByRole('textbox', { name: 'Name', exact: true }).first().fill('School saloon')
     await page.getByLabel('Source of these figures').selectOption('manual')
     await page.getByLabel('Body', { exact: true }).selectOption('saloon')
     await openPart(page, 'Sizes')
@@ -16,18 +16,25 @@ test(
     await page.getByRole('button', { name: 'Save this vehicle' }).click()
     await expect(page.getByText('"nonsense" has no number in it.')).toBeVisible()
     await expect(page.getByText('One field needs another look.')).toBeVisible()
-    await expect(page.getByRole('textbox', { name: 'Name' }).first()).toHaveValue('School saloon')
+    await expect(page.getByRole('textbox', { name: 'Name', exact: true }).first()).toHaveValue(
+      'School saloon',
+    )
     await page.getByLabel('Overall length').fill('183 1/2 in')
     const roof = page.getByRole('group', { name: 'Load limits of the roof' })
     await roof.getByLabel('Road').fill('165 lb')
     await roof.getByLabel('Trail').fill('150 lb')
     await roof.getByLabel('Parked').fill('440 lb')
     await roof.getByLabel('Counts').selectOption('everything')
+    // The rails have no figure of their own: their manual says the same 165 lb.
+    const rails = page.getByRole('group', { name: 'Load limits', exact: true }).first()
+    await rails.getByLabel('Road').fill('165 lb')
+    await rails.getByLabel('Trail').fill('150 lb')
+    await rails.getByLabel('Parked').fill('440 lb')
     await page.getByRole('button', { name: 'Save this vehicle' }).click()
 
     await expect(page.getByRole('button', { name: /^School saloon/ })).toHaveAttribute('aria-pressed', 'true')
     await page.getByRole('link', { name: 'Enter your own rack' }).click()
-    await page.getByRole('textbox', { name: 'Name' }).first().fill('School bars')
+    await page.getByRole('textbox', { name: 'Name', exact: true }).first().fill('School bars')
     await page.getByLabel('Source of these figures').selectOption('sheet')
     // The forms begin with weights: typed over, they are no starting values any more.
     await page.getByLabel('Weight of each').nth(0).fill('2.6 kg')
@@ -43,13 +50,21 @@ test(
     await page.getByRole('button', { name: 'Save this rack' }).click()
 
     await expect(page.getByRole('button', { name: /^School bars/ })).toHaveAttribute('aria-pressed', 'true')
+    // A second rack entered for the same job leaves the first one chosen (F12).
+    await page.getByRole('link', { name: 'Enter your own rack' }).click()
+    await page.getByRole('textbox', { name: 'Name', exact: true }).first().fill('School spare bars')
+    await page.getByRole('button', { name: 'Save this rack' }).click()
+    const spare = page.getByRole('button', { name: /^School spare bars/ })
+    await expect(spare).toHaveAttribute('aria-pressed', 'true')
+    await expect(page.getByRole('button', { name: /^School bars/ })).toHaveAttribute('aria-pressed', 'true')
+    await spare.click()
     await page.getByLabel('Name of the job').fill('School run')
     await page.getByRole('button', { name: 'Start the job' }).click()
     await expect(page.getByRole('heading', { name: 'School run' })).toBeVisible()
     await expect(page.getByText('you can add 60 kg, spread evenly (Feet binds).')).toBeVisible()
 
     await page.getByRole('link', { name: 'Enter your own gear' }).click()
-    await page.getByRole('textbox', { name: 'Name' }).first().fill('School box')
+    await page.getByRole('textbox', { name: 'Name', exact: true }).first().fill('School box')
     await page.getByLabel('Its own weight').fill('20 kg')
     await page.getByLabel('Source of these figures').selectOption('sheet')
     await page.getByLabel('Weight known by').selectOption('maker')
@@ -76,11 +91,11 @@ test(
 
 test('loses nothing typed into a form when the page is reloaded in the middle', async ({ page }) => {
   await page.goto('/gear')
-  await page.getByRole('textbox', { name: 'Name' }).first().fill('Half typed')
+  await page.getByRole('textbox', { name: 'Name', exact: true }).first().fill('Half typed')
   await page.getByLabel('Its own weight').fill('17 lb')
   await expect.poll(() => shelved(page, 'settings')).toContain('17 lb')
   await page.reload()
-  await expect(page.getByRole('textbox', { name: 'Name' }).first()).toHaveValue('Half typed')
+  await expect(page.getByRole('textbox', { name: 'Name', exact: true }).first()).toHaveValue('Half typed')
   await expect(page.getByLabel('Its own weight')).toHaveValue('17 lb')
 })
 
@@ -93,7 +108,7 @@ test('changes the vehicle of a job from the bench, and the drawing follows', dee
   await expect(page.getByText(/2\s?817 mm/).first()).toBeVisible()
   await goTo(page, 'Racks')
   await page.getByRole('link', { name: 'Change' }).click()
-  await page.getByRole('textbox', { name: 'Name' }).first().fill('Renamed bars')
+  await page.getByRole('textbox', { name: 'Name', exact: true }).first().fill('Renamed bars')
   await page.getByRole('button', { name: 'Save and go back to Load' }).click()
   await expect(page.getByText('Renamed bars').first()).toBeVisible()
 })

@@ -77,7 +77,7 @@ export {
   type Assessment,
   findingText,
 } from '../review/review'
-export { rackOffer, type RackOffer, type RackSuits } from '../placing/rack-offer'
+export { nearestOffer, racksForLike, rackOffer, type RackOffer, type RackSuits } from '../placing/rack-offer'
 export { barLengthOffers, type BarLengthOffer } from '../placing/bar-length-offers'
 export { bestRack } from '../placing/best-rack'
 export { compatible, type Compatible } from '../placing/compatible'

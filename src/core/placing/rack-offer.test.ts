@@ -5,7 +5,7 @@ import { apply } from '../plan/commands/apply'
 import { phraseText } from '../units/phrase'
 import { assess } from '../review/assess'
 import { leftIn } from '../survey/load-path/left'
-import { rackOffer } from './rack-offer'
+import { nearestOffer, racksForLike, rackOffer, type RackOffer } from './rack-offer'
 
 const demo = (name: string) => DEMO_PLANS.find(({ job }) => job.name === name)!
 const kindOf = (attachmentId: string) =>
@@ -75,4 +75,38 @@ it('takes a rack made for another vehicle to the middle of where this one lets i
   expect(Math.max(...xs) - Math.min(...xs)).toBe(
     Math.max(...rack.bars.map(({ xMm }) => xMm)) - Math.min(...rack.bars.map(({ xMm }) => xMm)),
   )
+})
+
+it('names what comes nearest where nothing stands: first what has something to stand on (F12)', () => {
+  const offer = (name: string, rack: RackOffer['rack']): RackOffer => ({
+    stockId: name,
+    name,
+    rack,
+    suits: { kind: 'cannot', why: [`${name} cannot`] },
+    barMm: undefined,
+    ownKg: undefined,
+    left: { road: undefined, trail: undefined, parked: undefined },
+  })
+  const [rack] = DEMO_STOCK.racks
+  expect(nearestOffer([offer('Far', undefined), offer('Near', rack)])?.name).toBe('Near')
+  expect(nearestOffer([offer('Far', undefined)])?.why).toEqual(['Far cannot'])
+  expect(nearestOffer([{ ...offer('Fits', rack), suits: { kind: 'suits' } }])).toBeUndefined()
+})
+
+it('knows racks of other vehicles that stand on the same kind of mount (F12)', () => {
+  const [stocked] = DEMO_STOCK.vehicles
+  if (!stocked) throw new Error('The stock has vehicles.')
+  const mine = {
+    ...stocked,
+    attachments: stocked.attachments.map((each) => ({ ...each, id: `mine-${each.id}` })),
+  }
+  const like = racksForLike(mine, DEMO_STOCK.racks, DEMO_STOCK.vehicles)
+  const kinds = mine.attachments.map(({ kind }) => kind)
+  expect(like.length).toBeGreaterThan(0)
+  for (const { attachmentId } of like) {
+    expect(mine.attachments.map(({ id }) => id)).not.toContain(attachmentId)
+    expect(kinds).toContain(kindOf(attachmentId))
+  }
+  expect(racksForLike({ ...mine, attachments: [] }, DEMO_STOCK.racks, DEMO_STOCK.vehicles)).toEqual([])
+  expect(racksForLike(stocked, like, [stocked])).toEqual([])
 })

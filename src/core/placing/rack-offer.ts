@@ -2,7 +2,7 @@ import { ATTACHMENTS, type AttachmentKind } from '../kinds/attachment'
 import { newPlan } from '../plan/starting/new-plan'
 import type { Plan } from '../plan/schema/plan'
 import { barsOf, type Rack } from '../plan/schema/rack'
-import { pointsOf, type Attachment } from '../plan/schema/vehicle'
+import { pointsOf, type Attachment, type Vehicle } from '../plan/schema/vehicle'
 import type { Finding } from '../review/finding'
 import { foldedTogether } from '../review/folded'
 import { assess } from '../review/assess'
@@ -121,4 +121,31 @@ export function rackOffer(
     ownKg: survey.masses.reduce((sum, mass) => (mass.of === 'part' ? sum + mass.kg : sum), 0),
     left: Object.fromEntries(STATES.map((state) => [state, leftIn(survey, state)])) as RackOffer['left'],
   }
+}
+
+/** Of racks that cannot stand on a vehicle, the one that comes nearest: first what has something to stand on there. */
+export const nearestOffer = (
+  offers: readonly RackOffer[],
+): { readonly name: string; readonly why: Phrase } | undefined => {
+  const cannot = offers.flatMap(({ suits, name, rack }) =>
+    suits.kind === 'cannot' ? [{ name, why: suits.why, stands: rack !== undefined }] : [],
+  )
+  return cannot.find(({ stands }) => stands) ?? cannot[0]
+}
+
+/** Racks of stock that were entered for another vehicle, on a kind of attachment that this one has too. */
+export function racksForLike(
+  { attachments }: Vehicle,
+  racks: readonly Rack[],
+  vehicles: readonly Vehicle[],
+): readonly Rack[] {
+  const all = vehicles.flatMap((vehicle) => vehicle.attachments)
+  return racks.filter(({ attachmentId }) => {
+    const on = all.find(({ id }) => id === attachmentId)
+    return (
+      on !== undefined &&
+      attachments.every(({ id }) => id !== attachmentId) &&
+      attachments.some(({ kind }) => kind === on.kind)
+    )
+  })
 }

@@ -15,7 +15,7 @@ const FORMS = {
   vehicle: <VehicleForm was={vehicle} job={undefined} system="metric" />,
   'vehicle in inches': <VehicleForm was={vehicle} job={undefined} system="us" />,
   'a new vehicle': <VehicleForm was={undefined} job={undefined} system="metric" />,
-  rack: <RackForm vehicle={vehicle} was={racks[0]} job={undefined} system="metric" />,
+  rack: <RackForm vehicle={vehicle} was={racks[0]} job={undefined} beside={undefined} system="metric" />,
   gear: <GearForm was={gear[0]} job={undefined} system="metric" />,
 }
 

@@ -11,6 +11,7 @@ export function RackFormPage() {
   const job = useSearch('job')
   const vehicle = useSearch('vehicle')
   const rack = useSearch('rack')
+  const beside = useSearch('beside')
   const found = useJob(job)
   const stock = useStockVehicle(vehicle)
   const system = typingSystem(useUnits())
@@ -20,5 +21,14 @@ export function RackFormPage() {
   if (!on) return <NotHere>Choose a vehicle first: a rack stands on one</NotHere>
   if (on.attachments.length === 0) return <NotHere>This vehicle offers nothing that holds a rack yet</NotHere>
   const was = found === 'none' ? undefined : found.racks.find((each) => each.id === rack)
-  return <RackForm key={`${was?.id ?? 'new'} ${system}`} vehicle={on} was={was} job={job} system={system} />
+  return (
+    <RackForm
+      key={`${was?.id ?? 'new'} ${system}`}
+      vehicle={on}
+      was={was}
+      job={job}
+      beside={beside}
+      system={system}
+    />
+  )
 }

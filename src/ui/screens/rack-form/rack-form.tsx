@@ -45,11 +45,14 @@ export function RackForm({
   vehicle,
   was,
   job,
+  beside,
   system,
 }: {
   vehicle: Vehicle
   was: Rack | undefined
   job: string | undefined
+  /** The racks that were chosen before it for a new job, by their ids. */
+  beside: string | undefined
   system: UnitSystem
 }) {
   const router = useRouter()
@@ -124,7 +127,8 @@ export function RackForm({
       await reloadOwn()
     }
     sheet.forget()
-    router.push(job === undefined ? to('start', { vehicle: vehicle.id, rack: rack.id }) : to('load', { job }))
+    const racks = [...(beside === undefined ? [] : [beside]), rack.id].join(',')
+    router.push(job === undefined ? to('start', { vehicle: vehicle.id, rack: racks }) : to('load', { job }))
   })
 
   return (
@@ -136,7 +140,7 @@ export function RackForm({
           about={was ? `Rack: ${was.name}` : `Your own rack on ${vehicle.name}`}
           job={plan}
           at="racks"
-          back={to('start', { vehicle: vehicle.id })}
+          back={to('start', { vehicle: vehicle.id, ...(beside !== undefined && { rack: beside }) })}
         />
       }
       field={RACK_FIELD}

@@ -1,7 +1,7 @@
 'use client'
 import { Section } from '@/ui/kit/section'
 import { Ban, Check, CircleHelp } from 'lucide-react'
-import { leftPhrase, type RackOffer, type RackSuits, STATE_WORD } from '@/core/api/assess'
+import { leftPhrase, nearestOffer, type RackOffer, type RackSuits, STATE_WORD } from '@/core/api/assess'
 import { type Plan, STATES } from '@/core/api/plan'
 import { JobBar } from '@/ui/job/job-bar'
 import { Button, ButtonLink } from '@/ui/kit/button'
@@ -118,6 +118,7 @@ export function RacksScreen({ plan }: { plan: Plan }) {
   const { offers, left } = useOffers(plan)
   const refusal = usePlan((store) => store.refusal)
   const cannot = offers.filter(({ suits }) => suits.kind === 'cannot')
+  const nearest = nearestOffer(cannot)
   const can = offers.filter(({ suits }) => suits.kind !== 'cannot')
   return (
     <>
@@ -137,7 +138,17 @@ export function RacksScreen({ plan }: { plan: Plan }) {
               : `Each rack was tried alone on ${plan.vehicle.name} and assessed by every rule. Left: the remaining capacity of its weakest link.`}
           </p>
           <Offers offers={can} caption="Racks that stand on this vehicle" />
-          {left === 0 && can.length === 0 && <p>No rack in stock stands on this vehicle as it is.</p>}
+          {left === 0 && can.length === 0 && (
+            <p>
+              No rack in stock stands on this vehicle as it is.
+              {nearest && (
+                <>
+                  {' '}
+                  The nearest is {nearest.name}: <PhraseLine phrase={nearest.why} />
+                </>
+              )}
+            </p>
+          )}
           {cannot.length > 0 && (
             <details className="mt-2">
               <summary className="min-h-11 cursor-pointer py-2 font-semibold">

@@ -4,7 +4,7 @@ import { TextBox } from '@/ui/kit/field'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
 import { newPlan, type Plan, type Rack, type Vehicle } from '@/core/api/plan'
-import { assess } from '@/core/api/assess'
+import { assess, racksForLike } from '@/core/api/assess'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { savePlan, loadPlan } from '@/storage/plans'
@@ -49,6 +49,15 @@ function Offer({
   )
 }
 
+/** Why no rack is offered for a vehicle, and what comes nearest. */
+function noRackWords({ attachments }: Vehicle, likely: readonly Rack[]): string {
+  if (attachments.length === 0) return 'Nothing on this vehicle holds a rack yet: change the vehicle first.'
+  const names = likely.slice(0, 3).map(({ name }) => name)
+  return names.length === 0
+    ? `No rack in stock was entered for ${attachments.map(({ name }) => name).join(' or ')}. Enter one, or start without.`
+    : `No rack in stock was entered for this vehicle. Nearest: ${names.join(', ')}, entered for another vehicle with the same kind of mount. Start without a rack, then try ${names.length === 1 ? 'it' : 'them'} under Racks.`
+}
+
 /** A new job in three choices: a vehicle, what rack it wears, and a name. */
 export function StartScreen() {
   const vehicleId = useSearch('vehicle')
@@ -58,7 +67,7 @@ export function StartScreen() {
   const own = useSettings((store) => store.own)
   const house = useSettings((store) => store.settings.house)
   const [chosenVehicle, setVehicle] = useState(vehicleId)
-  const [chosenRacks, setRacks] = useState<readonly string[]>(rackId === undefined ? [] : [rackId])
+  const [chosenRacks, setRacks] = useState<readonly string[]>(rackId?.split(',') ?? [])
   const [name, setName] = useState('')
   const [trouble, setTrouble] = useState<string>()
   const [whose, setWhose] = useState<WhoseCarDraft>({ plate: '', number: '', customer: '' })
@@ -162,11 +171,18 @@ export function StartScreen() {
               <h2 id="rack-title" className="text-head">
                 2. Rack on it
               </h2>
-              <ButtonLink href={to('rackForm', { vehicle: vehicle.id })}>Enter your own rack</ButtonLink>
+              <ButtonLink
+                href={to('rackForm', {
+                  vehicle: vehicle.id,
+                  ...(chosen.length > 0 && { beside: chosen.map(({ id }) => id).join(',') }),
+                })}
+              >
+                Enter your own rack
+              </ButtonLink>
             </div>
             <p className="text-ink2 mb-2">
               {fitting.length === 0
-                ? 'No rack in stock stands on this vehicle yet. Enter one, or start without.'
+                ? noRackWords(vehicle, racksForLike(vehicle, racks, vehicles))
                 : 'Choose each rack on the vehicle; a cab rack and a bed rack can share one vehicle.'}
             </p>
             <div className="grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-3">
