@@ -12,6 +12,7 @@ export { startingAttachment, startingObstacle } from '../survey/frame/body/start
 export { startingSizes } from '../survey/frame/body/starting-sizes'
 export { startingVehicle } from '../survey/frame/body/starting-vehicle'
 export { withFitSheet } from '../edits/fit-sheet-bars'
+export { holesFor } from '../survey/mounting/holes'
 export { panelsOnHinges } from '../edits/panels-on-hinges'
 export { startsOnRoof, startsWithinRoof } from '../edits/starts-on-roof'
 export { placedWords } from '../placing/placed-words'

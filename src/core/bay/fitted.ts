@@ -1,5 +1,6 @@
 import type { BayProgress } from '../log/record'
 import type { Status } from '../units/scalars'
+import { holesFor } from '../survey/mounting/holes'
 import { rootOf } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 import { isDone, isSettled } from './answers'
@@ -39,11 +40,15 @@ export function fittedOf(survey: Survey, steps: readonly Step[], progress: BayPr
   const things = survey.things
     .filter((thing) => rootOf(thing) === thing && thing.gear.kind !== 'person')
     .map(({ gear, placement }) => `${gear.name}: ${state(placement.status, `gear:${placement.id}`)}`)
-  const carried = survey.things.flatMap(({ gear, parent }) =>
-    parent && gear.fit.inCarrier !== undefined
-      ? [`${gear.name}: in ${parent.gear.name}, held by ${gear.fit.inCarrier}`]
-      : [],
-  )
+  const carried = survey.things.flatMap((thing) => {
+    const { gear, parent } = thing
+    const hole = holesFor(thing)
+    const ways = [
+      ...(hole ? [`hole ${hole.chosen + 1} of ${hole.holes.length}`] : []),
+      ...(gear.fit.inCarrier === undefined ? [] : [`held by ${gear.fit.inCarrier}`]),
+    ]
+    return parent && ways.length > 0 ? [`${gear.name}: in ${parent.gear.name}, ${ways.join(', ')}`] : []
+  })
   const open =
     steps.find((step) => !isSettled(step, progress)) ?? steps.find((step) => !isDone(step, progress))
   return {

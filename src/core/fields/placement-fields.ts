@@ -44,6 +44,10 @@ const HOSTS: Readonly<Record<Host['on'], Group>> = {
   >),
 }
 
+const HOLE = number('In which hole')
+
+export const HOLE_LABEL = HOLE.label
+
 export const STRAPS_FIELDS = {
   count: number('How many'),
   eachKg: mass('Each, by its label'),
@@ -84,7 +88,7 @@ export const PLACEMENT_FIELDS = {
     adapter: ADAPTER_FIELD,
     boltMm: length('Bolts of'),
     nutSlotMm: length('Nuts for'),
-    hole: number('Hole'),
+    hole: HOLE,
   } satisfies FieldsOf<Fitting>),
   lines: group('Lines', { bow: flag('bow'), stern: flag('stern') }),
   straps: group('Straps over it', STRAPS_FIELDS),

@@ -2,12 +2,13 @@
 import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { TickBox } from '@/ui/kit/field'
 import { Button } from '@/ui/kit/button'
-import { PLACEMENT_FIELDS, STRAPS_FIELDS } from '@/core/api/fields'
-import type { Fitting, Straps } from '@/core/api/plan'
-import { isLong, isLoose, type ThingAt } from '@/core/api/assess'
+import { HOLE_LABEL, PLACEMENT_FIELDS, STRAPS_FIELDS } from '@/core/api/fields'
+import { formatQuantity, type Fitting, type Straps } from '@/core/api/plan'
+import { holesFor, isLong, isLoose, type ThingAt } from '@/core/api/assess'
 import { Choice } from '@/ui/kit/choice'
 import { Quantity } from '@/ui/figures/quantity'
 import { QuantityField } from '@/ui/figures/quantity-field'
+import { useUnits } from '@/ui/state/settings-store'
 import { refused, planStore } from '@/ui/state/plan-store'
 
 const NO_LINES = { bow: false, stern: false }
@@ -18,6 +19,8 @@ const STRAP_COUNTS = Array.from({ length: 11 }, (_, i) => [String(i), String(i)]
 export function HeldByLine({ thing }: { thing: ThingAt }) {
   const { run } = planStore.getState()
   const { id: placementId, fitting, lines = NO_LINES, straps = NO_STRAPS } = thing.placement
+  const units = useUnits()
+  const hole = holesFor(thing)
   const without = (key: keyof Fitting) => {
     const { [key]: _, ...rest } = fitting ?? {}
     run({ do: 'setFitting', placementId, fitting: rest })
@@ -37,8 +40,19 @@ export function HeldByLine({ thing }: { thing: ThingAt }) {
           Nuts for <Quantity dimension="length" value={fitting.nutSlotMm} />: use its own
         </Button>
       )}
-      {fitting?.hole !== undefined && (
-        <Button onClick={() => without('hole')}>Hole {fitting.hole + 1}: use the first</Button>
+      {hole && hole.holes.length > 1 && (
+        <Choice
+          className="w-44"
+          label={HOLE_LABEL}
+          value={String(hole.chosen)}
+          options={hole.holes.map(({ fromMm, toMm }, i) => [
+            String(i),
+            `${i + 1}: handle ${formatQuantity('length', fromMm, units)} to ${formatQuantity('length', toMm, units)}`,
+          ])}
+          onChange={(chosen) =>
+            run({ do: 'setFitting', placementId, fitting: { ...fitting, hole: Number(chosen) } })
+          }
+        />
       )}
       {isLoose(thing) && (
         <fieldset className="flex items-end gap-2">
