@@ -101,7 +101,12 @@ function* ownHolds(
   for (const { id, severity, rule } of findings)
     if (severity === 'stop')
       yield rule === OVER_TORQUE
-        ? { id, message: 'Over torque: correct it and tighten again.', coverable: false, stops: true }
+        ? {
+            id,
+            message: 'Over torque: correct it, tighten again and say what you found.',
+            coverable: false,
+            stops: true,
+          }
         : { ...hold(id, 'Correct it, or say what differs.'), stops: true }
     else if (severity === 'findOut' && Object.hasOwn(BLOCKERS, rule))
       yield hold(id, BLOCKERS[rule as keyof typeof BLOCKERS])
@@ -144,6 +149,7 @@ function* ownHolds(
       if (!wantsReadings(group)) {
         const open = last.find((pull) => !given(pull))
         if (open) yield hold(UNPULLED, `Pull ${open.at} first, or say what differs.`)
+        else if (signsWanted(step, progress)) yield hold(UNSEEN, 'Check its sign too, or say what differs.')
         return
       }
       const unread = last.find((pull) => given(pull)?.nm === undefined)

@@ -1,4 +1,4 @@
-import { pullKey, type BayProgress } from '../log/record'
+import { pullKey, signKey, type BayProgress } from '../log/record'
 import type { PullEvidence } from '../log/pull-evidence'
 import { newtonMetre, type Phrase } from '../units/phrase'
 import { placeAnswers } from './answers'
@@ -61,9 +61,12 @@ export function passPress(step: Step, progress: BayProgress): PassPress | undefi
   const { joint } = group
   const seen = joint.signs.filter(({ kind }) => kind !== 'reading')
   const places = (pulls: readonly Pull[]) => pulls.map(({ at }) => at).join(' ')
-  const pulls = open.filter(({ pass }) => pass === next.pass)
+  // What is not right is put right by itself: no press of many confirms it.
+  const right = open.filter(({ at }) => !progress.wrong.has(signKey(joint.id, at)))
+  const pulls = right.filter(({ pass }) => pass === next.pass)
+  if (pulls.length === 0) return undefined
   if (aimNm(joint.torque) === undefined && seen.length === 0)
-    return { message: [`By feel: ${places(pulls)}`], pulls: open, how: 'feel' }
+    return { message: [`By feel: ${places(pulls)}`], pulls: right, how: 'feel' }
   const last = next.pass === lastPass(group)
   if (last && wantsReadings(group)) return undefined
   const signs = seen.map(signWords).join(' and ')

@@ -1,4 +1,4 @@
-import { NOTHING_DONE, pullKey, type BayProgress } from '../log/record'
+import { NOTHING_DONE, pullKey, signKey, type BayProgress } from '../log/record'
 import { describe, expect, it } from 'vitest'
 import { DEMO_PLANS } from '@/demo/plans'
 import { CHECKS } from '../review/checks'
@@ -33,6 +33,13 @@ function findingText(plan: (typeof DEMO_PLANS)[number]): string[] {
               ({ at, pass }, i) =>
                 [pullKey(task.group.joint.id, at, pass), { nm: i % 2 === 0 ? 0.5 : 900 }] as const,
             )
+          : [],
+      ),
+    ),
+    wrong: new Map(
+      order.steps.flatMap(({ task }) =>
+        task.kind === 'torque'
+          ? task.group.spots.map((spot) => [signKey(task.group.joint.id, spot), 'not right'] as const)
           : [],
       ),
     ),

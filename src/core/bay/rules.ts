@@ -52,6 +52,14 @@ export const BAY_RULES: readonly Rule[] = [
     nothing: 'Nothing is tightened.',
   },
   {
+    id: 'place-right',
+    title: 'Each place as its sheet wants it',
+    question: 'Is the sign of each place seen there: its clicks, its notch, its mark?',
+    formula: 'clicks heard = clicks of its sheet; every other sign is seen or not',
+    source: practice('The first click is no lock. Common practice, no source.'),
+    nothing: 'No joint has a sign.',
+  },
+  {
     id: 'torque-reading',
     title: 'Wrench readings',
     question: 'Does each place lie within its range, at every pass?',

@@ -1,4 +1,4 @@
-import { pullKey, type BayProgress } from '../log/record'
+import { pullKey, signKey, type BayProgress } from '../log/record'
 import type { Finding } from '../review/finding'
 import type { Survey } from '../survey/survey'
 import { drillFindings, drillPlans } from './drilling/drill-plan'
@@ -10,10 +10,12 @@ import { askedOf, proofFindings } from './proof'
 import { squarenessFindings } from './squareness/squareness'
 import type { JointGroup, Step } from './steps/step'
 import { calibrationFinding } from './torque/calibration'
+import { signWords } from './torque/joint'
 import { jointFinding } from './torque/joint-finding'
-import { readingFinding } from './torque/reading'
+import { overLookFinding, readingFinding } from './torque/reading'
 
-export const lastPass = ({ pulls }: JointGroup): number => Math.max(0, ...pulls.map(({ pass }) => pass))
+export const lastPass = ({ pulls }: Pick<JointGroup, 'pulls'>): number =>
+  Math.max(0, ...pulls.map(({ pass }) => pass))
 
 /** What a pull of a group is judged by, percent of the figure: its pass's share, and the whole at the last. */
 export const shareOf = (group: JointGroup, { pass, percent }: { pass: number; percent: number }): number =>
@@ -29,6 +31,46 @@ const readingsOf = (group: JointGroup, progress: BayProgress): Finding[] =>
       ? [{ ...finding, id: `${finding.id} ${pull.pass}` }]
       : []
   })
+
+/** Places that were looked at and are not right: nothing goes on until they are. */
+const wrongPlaces = ({ joint, spots }: JointGroup, progress: BayProgress): Finding[] =>
+  spots.flatMap((spot): Finding[] => {
+    const seen = progress.wrong.get(signKey(joint.id, spot))
+    if (seen === undefined) return []
+    const signs = joint.signs.filter(({ kind }) => kind !== 'reading')
+    return [
+      {
+        id: `wrong ${joint.id} ${spot}`,
+        rule: 'place-right',
+        state: 'all',
+        subject: { placementIds: [] },
+        severity: 'stop',
+        sentence: [
+          `${spot}, ${joint.name}: ${seen}. ${signs.some(({ kind }) => kind === 'clicks') ? 'It is not locked. ' : ''}Wanted there: ${signs.map(signWords).join(' and ') || 'as its sheet has it'}.`,
+        ],
+      },
+    ]
+  })
+
+/** A place of a joint that was over, what it was tightened to, and that reads less now. N·m. */
+interface WasOver {
+  readonly spot: string
+  readonly nm: number
+  readonly finding: Finding
+}
+
+/** Where a joint was tightened over its figure and nobody has said yet what was found there. */
+export function wasOver({ joint, spots, pulls }: JointGroup, progress: BayProgress): readonly WasOver[] {
+  return spots.flatMap((spot) => {
+    const nm = progress.highest.get(signKey(joint.id, spot))
+    const reads = pulls.some(
+      (pull) => pull.at === spot && progress.torqued.get(pullKey(joint.id, spot, pull.pass))?.nm === nm,
+    )
+    // As long as the reading itself is over, that is what is said.
+    const finding = nm === undefined || reads ? undefined : overLookFinding(joint, spot, nm)
+    return nm === undefined || !finding ? [] : [{ spot, nm, finding }]
+  })
+}
 
 /** What a step is to come after, and no step of the job is: it is asked, and keeps nobody from the others. */
 const lostFindings = ({ id, title, lost = [] }: Step): Finding[] =>
@@ -65,6 +107,8 @@ function taskFindings(step: Step, survey: Survey, progress: BayProgress): Findin
       return [
         ...(open ? [open] : []),
         ...readingsOf(task.group, progress),
+        ...wrongPlaces(task.group, progress),
+        ...wasOver(task.group, progress).map(({ finding }) => finding),
         ...calibrationFinding(task.group, progress),
       ]
     }

@@ -1,4 +1,4 @@
-import { signKey, type BayProgress } from '../log/record'
+import { pullKey, signKey, type BayProgress } from '../log/record'
 import { placeAnswers } from './answers'
 import type { JointGroup, Step } from './steps/step'
 import { signWords } from './torque/joint'
@@ -13,13 +13,23 @@ interface SignsWanted {
   readonly spots: readonly string[]
 }
 
-/** What is still to be looked at once every place is read; nothing where the sheet asks for the reading alone. */
+/**
+ * What is still to be looked at once every place is read: a reading is no sign, whether the sheet asks for it or not. Nothing
+ * where the sheet names no other sign.
+ */
 export function signsWanted(step: Step, progress: BayProgress): SignsWanted | undefined {
-  if (step.task.kind !== 'torque' || !wantsReadings(step.task.group)) return undefined
-  const { joint, spots } = step.task.group
+  if (step.task.kind !== 'torque') return undefined
+  const { group } = step.task
+  const { joint, spots, pulls } = group
+  const last = Math.max(0, ...pulls.map(({ pass }) => pass))
+  const isRead = (spot: string) =>
+    wantsReadings(group) || progress.torqued.get(pullKey(joint.id, spot, last))?.nm !== undefined
   const seen = joint.signs.filter(({ kind }) => kind !== 'reading')
   const answered = placeAnswers(step, progress)
-  const open = spots.filter((spot) => !answered.has(spot) && !progress.signs.has(signKey(joint.id, spot)))
+  const open = spots.filter((spot) => {
+    const place = signKey(joint.id, spot)
+    return isRead(spot) && !answered.has(spot) && !progress.signs.has(place) && !progress.wrong.has(place)
+  })
   return seen.length === 0 || open.length === 0
     ? undefined
     : { sign: seen.map(signWords).join(' and '), spots: open }

@@ -70,7 +70,7 @@ describe('the handover sheet', () => {
     const row = of(boatAndBox, { ...NOTHING_DONE, torqued }).sheet.torques[0]
     expect(phraseText(row?.wanted ?? [])).toBe('6 N·m')
     expect(phraseText(row?.read ?? [])).toBe(
-      'LHF 6.1 N·m; RHF 6.1 N·m; LHR, RHR not pulled; read by Shop wrench',
+      '0 of 4 places right; LHF 6.1 N·m, its sign not seen; RHF 6.1 N·m, its sign not seen; LHR, RHR not pulled; read by Shop wrench',
     )
     const clicked = new Map(
       ['LHF', 'RHF', 'LHR', 'RHR'].map((spot) => [pullKey(joint, spot, 3), { how: 'click' }] as const),

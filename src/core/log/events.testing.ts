@@ -93,6 +93,27 @@ export const someEvents: readonly LogEvent[] = [
     title: 'Put each marked piece to its place',
     places: [{ id: 'wing/feet Pad LHF', at: 'LHF', what: 'Pad', mark: 'LHF' }],
   },
+  {
+    kind: 'placeWrong',
+    id: 'e4c',
+    at: at(2),
+    ...base,
+    jointId: 'j',
+    what: 'End latches',
+    spot: 'LHR',
+    seen: '1 of 2 clicks',
+  },
+  {
+    kind: 'overLooked',
+    id: 'e4b',
+    at: at(2),
+    ...base,
+    jointId: 'j',
+    what: 'Rail clamps',
+    spot: 'LHF',
+    nm: 9,
+    found: 'Pad renewed',
+  },
 ]
 
 /** Any log: events of any kind in any order, with their own ids and notes of any text, corrections of any of them. */

@@ -30,6 +30,16 @@ interface Deviated {
   readonly about?: readonly string[] | undefined
 }
 
+/** What somebody found where a joint was tightened over its figure, to so much, N·m. */
+export interface OverLook {
+  readonly at: string
+  readonly by?: string | undefined
+  readonly jointId: string
+  readonly spot: string
+  readonly nm: number
+  readonly found: string
+}
+
 /** A part that another took the place of. */
 export interface Replaced {
   readonly at: string
@@ -69,8 +79,14 @@ export interface JobDraft {
   typed: Map<string, Readonly<Partial<Record<Taped, string>>>>
   /** Places whose sign was seen beside a reading, by `joint spot`; a pull again takes it back. */
   signs: Set<string>
+  /** Places whose sign was looked at and is not right, each with what was seen, by `joint spot`. */
+  wrong: Map<string, string>
   /** Pulls done, by `joint spot pass`. */
   torqued: Map<string, Pulled>
+  /** The highest reading at each place since somebody last looked at it, N·m, by `joint spot`: a lower one later forgives it nothing. */
+  highest: Map<string, number>
+  /** What somebody found at places that were tightened over their figure. */
+  overLooks: OverLook[]
   weighed: Map<string, number>
   /** Weights that a device of the demo played, and nobody weighed. */
   playedWeights: Set<string>
@@ -96,7 +112,10 @@ export const emptyJob = (): JobDraft => ({
   hung: new Map(),
   counted: new Map(),
   measured: new Map(),
+  wrong: new Map(),
   torqued: new Map(),
+  highest: new Map(),
+  overLooks: [],
   weighed: new Map(),
   playedWeights: new Set(),
   proved: new Map(),

@@ -97,6 +97,10 @@ interface Placed {
   readonly wasOn: ReadonlySet<string>
 }
 
+/** What is told by its sign alone, a click or a notch, is done at once: only a figure is reached in passes. Percent */
+const passesOf = ({ torque, fastener }: Joint, { passesPercent }: BayRules): readonly number[] =>
+  aimNm(torque) === undefined ? WHOLE : (fastener.passesPercent ?? passesPercent)
+
 /** One joint by what this job does at its places: it is fitted, it was on and is looked at; what comes off is neither. */
 function groupsOf({ fastener, joint, spots, wasOn }: Placed, rules: BayRules): JointGroup[] {
   const statusAt = ({ name }: PlacedSpot) =>
@@ -112,9 +116,7 @@ function groupsOf({ fastener, joint, spots, wasOn }: Placed, rules: BayRules): J
   const there = spots.filter((spot) => statusAt(spot) === 'alreadyOn')
   const found = { ...joint, id: `${joint.id}/on`, name: `${joint.name}, already on` }
   return [
-    ...(fitted.length > 0 || spots.length === 0
-      ? [groupOf(joint, fitted, fastener.passesPercent ?? rules.passesPercent)]
-      : []),
+    ...(fitted.length > 0 || spots.length === 0 ? [groupOf(joint, fitted, passesOf(joint, rules))] : []),
     ...(there.length > 0 ? [{ ...groupOf(found, there, WHOLE), alreadyOn: true as const }] : []),
   ]
 }

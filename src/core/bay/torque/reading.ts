@@ -71,6 +71,30 @@ function wantedPhrase({ torque }: Joint): Phrase {
     : [newtonMetre(torque.fromNm), ' to ', newtonMetre(torque.toNm), ` (${torque.source})`]
 }
 
+/**
+ * A place that was tightened over its figure and reads less now: what it may have done is still there, until somebody has
+ * said what thread, pad and rail look like.
+ */
+export function overLookFinding(joint: Joint, at: string, nm: number): Finding | undefined {
+  const { rule, severity } = readingFinding(joint, at, nm)
+  if (rule !== OVER_TORQUE || severity !== 'stop') return undefined
+  return {
+    id: `over ${joint.id} ${at}`,
+    rule: OVER_TORQUE,
+    severity: 'stop',
+    state: 'all',
+    subject: { placementIds: [] },
+    measured: newtonMetre(nm),
+    sentence: [
+      `${at}, ${joint.name}: it was tightened to `,
+      newtonMetre(nm),
+      ', over ',
+      ...wantedPhrase(joint),
+      '. Look at thread, pad and rail, and say what you found.',
+    ],
+  }
+}
+
 /** Over the figure: nothing that is said about something else lets such a joint pass. */
 export const OVER_TORQUE = 'torque-over'
 

@@ -9,6 +9,8 @@ import { answersAt } from '../answers'
 import { fittedThings, gearJoints, rackJoints } from '../steps/joint-groups'
 import type { JointGroup } from '../steps/step'
 import type { Joint } from './joint'
+import { overLookFinding } from './reading'
+import { placesSeen } from './sign-choices'
 
 /** A joint on the sheet: the range it wants, and place by place what it got. */
 export interface TorqueRow {
@@ -33,12 +35,17 @@ function wantedOf({ torque }: Joint): Phrase {
   }
 }
 
+/** What is known of the sign beside a reading. */
+function signWordsAt({ id, signs }: Joint, spot: string, progress: BayProgress): readonly string[] {
+  if (progress.signs.has(signKey(id, spot))) return [' and its sign seen']
+  const wrong = progress.wrong.get(signKey(id, spot))
+  if (wrong !== undefined) return [`, but ${wrong}`]
+  return signs.some(({ kind }) => kind !== 'reading') ? [', its sign not seen'] : []
+}
+
 /** What each place got at its last pass: readings one by one, the rest by how they are known, and what nobody pulled. */
-function readOf(
-  { joint, spots, pulls, alreadyOn }: JointGroup,
-  progress: BayProgress,
-  answered: ReadonlyMap<string, StepAnswer>,
-): Phrase {
+function readOf(group: JointGroup, progress: BayProgress, answered: ReadonlyMap<string, StepAnswer>): Phrase {
+  const { joint, spots, pulls, alreadyOn } = group
   const last = Math.max(0, ...pulls.map(({ pass }) => pass))
   const got = spots.map((spot) => ({ spot, pulled: progress.torqued.get(pullKey(joint.id, spot, last)) }))
   if (answered.size === 0 && got.every(({ pulled }) => pulled === undefined))
@@ -46,26 +53,45 @@ function readOf(
   const readings = got.flatMap(({ spot, pulled }): Phrase[] =>
     pulled?.nm === undefined
       ? []
-      : [
-          [
-            `${spot} `,
-            newtonMetre(pulled.nm),
-            ...(progress.signs.has(signKey(joint.id, spot)) ? [' and its sign seen'] : []),
-          ],
-        ],
+      : [[`${spot} `, newtonMetre(pulled.nm), ...signWordsAt(joint, spot, progress)]],
   )
   const others = new Map<string, string[]>()
   for (const { spot, pulled } of got)
     if (pulled?.nm === undefined) {
       const answer = answered.get(spot)
-      const words = pulled ? pullWords(pulled.how) : answer ? ANSWER_WORD[answer].toLowerCase() : 'not pulled'
+      const wrong = progress.wrong.get(signKey(joint.id, spot))
+      const words =
+        wrong !== undefined
+          ? `${wrong}, not right`
+          : pulled
+            ? pullWords(pulled.how)
+            : answer
+              ? ANSWER_WORD[answer].toLowerCase()
+              : 'not pulled'
       others.set(words, [...(others.get(words) ?? []), spot])
     }
+  const looks = progress.overLooks.filter(({ jointId }) => jointId === joint.id)
+  const unsaid = spots.flatMap((spot) => {
+    const nm = progress.highest.get(signKey(joint.id, spot))
+    return nm !== undefined && overLookFinding(joint, spot, nm) ? [{ spot, nm }] : []
+  })
   const tools = [...new Set(got.flatMap(({ pulled }) => pulled?.tool ?? []))]
+  const { seen, of } = placesSeen(group, progress)
   return [
+    ...(seen < of ? [[`${seen} of ${of} places right`]] : []),
     ...readings,
     ...[...others].map(([words, places]): Phrase => [
       `${places.map((place) => place.replace(', ', ' ')).join(', ')} ${words}`,
+    ]),
+    ...looks.map(({ spot, nm, found, by }): Phrase => [
+      `${spot} was tightened to `,
+      newtonMetre(nm),
+      `${by === undefined ? '' : `, looked at by ${by}`}: ${found}`,
+    ]),
+    ...unsaid.map(({ spot, nm }): Phrase => [
+      `${spot} was tightened to `,
+      newtonMetre(nm),
+      ', and nobody has said what was found',
     ]),
     ...(tools.length > 0 ? [[`read by ${tools.join(', ')}`]] : []),
   ].flatMap((each, i): Phrase => (i === 0 ? each : ['; ', ...each]))

@@ -122,10 +122,30 @@ export const ofWorkEvents = {
         calibration: event.calibration,
         simulated: event.simulated,
       })
-      job.signs.delete(signKey(event.jointId, event.spot))
+      const place = signKey(event.jointId, event.spot)
+      if (event.nm !== undefined) job.highest.set(place, Math.max(event.nm, job.highest.get(place) ?? 0))
+      job.signs.delete(place)
+      job.wrong.delete(place)
       forgetPlaces(job, event.jointId, [event.spot])
     },
     subject: ({ jointId, spot, pass }) => [jointId, spot, pass],
+  }),
+  overLooked: entry({
+    word: 'Looked at after over-torque',
+    shape: {
+      jointId: key,
+      what: words,
+      spot: words,
+      /** What it was tightened to, N·m. */
+      nm: z.number().check(z.gte(0.001), z.lte(2000)),
+      /** What thread, pad and rail look like, and what was renewed. */
+      found: reason,
+    },
+    line: (event) => `${event.what}, ${event.spot}, tightened to ${tidy(event.nm)} N·m: ${event.found}`,
+    changes: ({ job }, { jointId, spot, nm, found, at, by }) => {
+      job.highest.delete(signKey(jointId, spot))
+      job.overLooks.push({ jointId, spot, nm, found, at, by })
+    },
   }),
   signSeen: entry({
     word: 'Sign seen',
@@ -138,8 +158,32 @@ export const ofWorkEvents = {
     },
     line: (event) => `${event.what}, ${event.sign}: ${event.spots.join(' ')}`,
     changes: ({ job }, { jointId, spots }) => {
-      for (const spot of spots) job.signs.add(signKey(jointId, spot))
+      for (const spot of spots) {
+        job.signs.add(signKey(jointId, spot))
+        job.wrong.delete(signKey(jointId, spot))
+      }
     },
+  }),
+  placeWrong: entry({
+    word: 'Not right',
+    shape: {
+      jointId: key,
+      what: words,
+      spot: words,
+      /** What was seen there instead of its sign: one click of two. */
+      seen: words,
+    },
+    line: ({ what, spot, seen }) => `${what}, ${spot}: ${seen}`,
+    // What was seen or felt there before counts no more; what a wrench has read stays.
+    changes: ({ job }, { jointId, spot, seen }) => {
+      const place = signKey(jointId, spot)
+      job.wrong.set(place, seen)
+      job.signs.delete(place)
+      for (const [pull, { nm }] of job.torqued)
+        if (nm === undefined && pull.startsWith(`${place} `)) job.torqued.delete(pull)
+      forgetPlaces(job, jointId, [spot])
+    },
+    subject: ({ jointId, spot }) => [jointId, spot],
   }),
   told: entry({
     word: 'Told',

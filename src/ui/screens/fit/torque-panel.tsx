@@ -13,6 +13,7 @@ import {
   pullKey,
   pullWord,
   recheckWords,
+  signAt,
   signWords,
   type Step,
 } from '@/core/api/fit'
@@ -25,6 +26,8 @@ import { useSettings } from '@/ui/state/settings-store'
 import { calibrationNow } from './calibration-now'
 import { readEvent } from './pull-event'
 import { DeviceReader } from './device-reader'
+import { OverLooks } from './over-looks'
+import { SignPlaces } from './sign-places'
 
 const WHY = {
   sheet: (joint: Joint) => (joint.torque.kind === 'sheet' ? joint.torque.source : ''),
@@ -83,7 +86,9 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
   const [again, setAgain] = useState<string>()
   const wrench = useSettings((store) => store.settings.wrench)
   if (step.task.kind !== 'torque') return null
-  const { joint, pulls, spots } = step.task.group
+  const { group } = step.task
+  const { joint, pulls, spots } = group
+  const asksSign = joint.signs.some(({ kind }) => kind !== 'reading')
   const passes = [...new Set(pulls.map(({ pass }) => pass))]
   const next = nextPull(step, progress)
   const last = passes.at(-1) ?? 1
@@ -117,12 +122,16 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
                   const key = pullKey(joint.id, spot, pass)
                   const wanted = pulls.find((each) => each.at === spot && each.pass === pass)
                   const read = progress.torqued.get(key)
+                  // A reading is no tick while the sign that its sheet wants there is not seen.
+                  const lacksSign = pass === last && asksSign && signAt(group, spot, progress)?.is !== 'seen'
                   return (
                     <td key={pass} className={wanted === next && next ? 'font-bold' : ''}>
                       {read
                         ? wanted && badReading(step, wanted, progress)
                           ? '! '
-                          : '✓ '
+                          : lacksSign
+                            ? ''
+                            : '✓ '
                         : wanted === next && next
                           ? '▸ '
                           : ''}
@@ -143,6 +152,8 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
           </tbody>
         </Table>
       </div>
+      <SignPlaces plan={plan} group={group} progress={progress} />
+      <OverLooks plan={plan} group={group} progress={progress} />
       {pull ? (
         <>
           <QuantityField

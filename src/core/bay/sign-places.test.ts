@@ -1,0 +1,155 @@
+import { describe, expect, it } from 'vitest'
+import { boatAndBox } from '@/demo/plans'
+import type { LogEvent } from '../log/event'
+import { NOTHING_DONE, type BayProgress } from '../log/record'
+import { replay } from '../log/replay'
+import type { Fastener } from '../plan/schema/fastening'
+import { USUAL_BAY } from '../plan/schema/house'
+import type { Plan } from '../plan/schema/plan'
+import { phraseText } from '../units/phrase'
+import { survey } from '../survey/survey'
+import { holdsOf } from './holds'
+import { passPress } from './pulling'
+import { stepFindings } from './step-findings'
+import { jobSteps } from './steps/job-steps'
+import type { Step } from './steps/step'
+import { placesSeen, signAt, wrongSigns } from './torque/sign-choices'
+import { signsWanted } from './wanted'
+
+/** The demo's bars with feet held by these fasteners. */
+const heldBy = (fastener: Fastener): Plan => ({
+  ...boatAndBox,
+  racks: boatAndBox.racks.map((rack, i) =>
+    i > 0
+      ? rack
+      : {
+          ...rack,
+          parts: rack.parts.map((part) => (part.role === 'feet' ? { ...part, fasteners: [fastener] } : part)),
+        },
+  ),
+})
+const torqueStep = (fastener: Fastener) => {
+  const plan = heldBy(fastener)
+  const surveyed = survey(plan)
+  const order = jobSteps(surveyed, USUAL_BAY)
+  const step = order.ok ? order.steps.find(({ title }) => title.startsWith('Tighten')) : undefined
+  if (step?.task.kind !== 'torque') throw new Error('The feet are held by something.')
+  return { step, group: step.task.group, surveyed }
+}
+const latch = torqueStep({
+  thread: 'unsaid',
+  count: 4,
+  name: 'end latch',
+  signs: [{ kind: 'clicks', count: 2 }],
+})
+const knob = torqueStep({
+  thread: 'M6',
+  count: 4,
+  name: 'knob',
+  torqueNm: { from: 3.2, to: 4 },
+  signs: [{ kind: 'reading' }, { kind: 'notch' }],
+})
+
+type Said = { readonly spot: string } & (
+  { readonly nm: number } | { readonly seen: string } | { readonly sign: true }
+)
+const after = ({ group: { joint, pulls } }: typeof latch, ...said: readonly Said[]): BayProgress => {
+  const pass = Math.max(...pulls.map((pull) => pull.pass))
+  return (
+    replay(
+      said.map((each, i): LogEvent => {
+        const common = {
+          id: `e${i}`,
+          at: '2027-03-12T09:00:00Z',
+          turn: i + 1,
+          vehicleId: 'v',
+          jobId: 'j',
+          jointId: joint.id,
+          what: joint.name,
+        }
+        if ('seen' in each) return { ...common, kind: 'placeWrong', spot: each.spot, seen: each.seen }
+        return 'nm' in each
+          ? { ...common, kind: 'torqued', spot: each.spot, pass, percent: 100, nm: each.nm }
+          : { ...common, kind: 'signSeen', spots: [each.spot], sign: 'the notch is in line' }
+      }),
+    ).jobs.get('j') ?? NOTHING_DONE
+  )
+}
+const messages = (
+  { step, surveyed }: { step: Step; surveyed: typeof latch.surveyed },
+  progress: BayProgress,
+) =>
+  stepFindings(step, surveyed, progress).flatMap(({ severity, sentence }) =>
+    severity === 'stop' ? [phraseText(sentence)] : [],
+  )
+
+describe('a latch', () => {
+  it('is clicked once for all: a click has no passes', () => {
+    expect([...new Set(latch.group.pulls.map(({ pass }) => pass))]).toEqual([1])
+    expect(wrongSigns(latch.group.joint)).toEqual(['1 of 2 clicks', '0 of 2 clicks'])
+  })
+
+  it('on its first click is not locked: it is named, and the one key confirms the others by name (B1)', () => {
+    const progress = after(latch, { spot: 'LHR', seen: '1 of 2 clicks' })
+    const press = passPress(latch.step, progress)
+    expect(press && phraseText(press.message)).toBe('Seen, 2 clicks: LHF RHR RHF')
+    expect(messages(latch, progress)).toEqual([
+      'LHR, end latch: 1 of 2 clicks. It is not locked. Wanted there: 2 clicks.',
+    ])
+    const findings = stepFindings(latch.step, latch.surveyed, progress)
+    expect(holdsOf(latch.step, latch.surveyed, findings, progress).map(({ stops }) => stops)).toContain(true)
+    expect(signAt(latch.group, 'LHR', progress)).toEqual({ is: 'wrong', seen: '1 of 2 clicks' })
+  })
+
+  it('that was confirmed and is found open is open again', () => {
+    const { joint, pulls } = latch.group
+    const common = {
+      at: '2027-03-12T09:00:00Z',
+      vehicleId: 'v',
+      jobId: 'j',
+      jointId: joint.id,
+      what: joint.name,
+    }
+    const clicked = pulls.map(({ at, pass, percent }, i): LogEvent => ({
+      ...common,
+      kind: 'torqued',
+      id: `c${i}`,
+      turn: i + 1,
+      spot: at,
+      pass,
+      percent,
+      how: 'sign',
+    }))
+    const all = replay(clicked).jobs.get('j') ?? NOTHING_DONE
+    expect(placesSeen(latch.group, all)).toEqual({ seen: 4, of: 4 })
+    const opened = replay([
+      ...clicked,
+      { ...common, kind: 'placeWrong', id: 'w', turn: 9, spot: 'LHR', seen: '1 of 2 clicks' },
+    ]).jobs.get('j')
+    expect(opened && placesSeen(latch.group, opened)).toEqual({ seen: 3, of: 4 })
+  })
+})
+
+describe('a knob that wants reading and notch', () => {
+  it('is right at a place only when both are there', () => {
+    const read = after(knob, { spot: 'LHF', nm: 3.6 })
+    expect(placesSeen(knob.group, read)).toEqual({ seen: 0, of: 4 })
+    const both = after(knob, { spot: 'LHF', nm: 3.6 }, { spot: 'LHF', sign: true })
+    expect(placesSeen(knob.group, both)).toEqual({ seen: 1, of: 4 })
+  })
+
+  it('whose notch is not in line is asked no more among the others, keeps its reading and stays stopped until it is', () => {
+    const progress = after(knob, { spot: 'LHF', nm: 3.6 }, { spot: 'LHF', seen: 'the notch is not in line' })
+    expect(signsWanted(knob.step, progress)?.spots).not.toContain('LHF')
+    expect(messages(knob, progress)).toHaveLength(1)
+    // A new reading is a new pull: its sign is to be seen anew.
+    const again = after(
+      knob,
+      { spot: 'LHF', nm: 3.6 },
+      { spot: 'LHF', seen: 'the notch is not in line' },
+      { spot: 'LHF', nm: 3.8 },
+    )
+    expect(messages(knob, again)).toEqual([])
+    expect(signsWanted(knob.step, again)?.spots).toContain('LHF')
+  })
+})
