@@ -11,6 +11,7 @@ import { lastPass } from './step-findings'
 import type { Step } from './steps/step'
 import type { Pull } from './torque/passes'
 import { OVER_TORQUE } from './torque/reading'
+import { restHolds, restsOf } from './waits'
 import { signsWanted, wantsReadings } from './wanted'
 
 /** What stands between a step and its being done, by name. */
@@ -25,12 +26,14 @@ export interface Hold {
   readonly stops: boolean
 }
 
-/** What a job's other steps and its review say to handing it over. */
-interface AroundHandover {
+/** What a job's other steps, its review and the clock say to a step. */
+interface AroundStep {
   readonly steps: readonly Step[]
   readonly review: Review
   /** Steps that were done and are to be done again, with what changed. */
   readonly again: ReadonlyMap<string, string>
+  /** The time now, ms since 1970; without it nothing is held by the clock. */
+  readonly nowMs?: number | undefined
 }
 
 const hold = (id: string, message: string, words?: string): Hold => ({
@@ -45,7 +48,7 @@ const hold = (id: string, message: string, words?: string): Hold => ({
 function* handingOver(
   step: Step,
   progress: BayProgress,
-  { steps, review, again }: AroundHandover,
+  { steps, review, again }: AroundStep,
 ): Iterable<Hold> {
   for (const { id, severity, sentence } of review.findings)
     if (severity === 'stop')
@@ -179,13 +182,15 @@ export function holdsOf(
   survey: Survey,
   findings: readonly Finding[],
   progress: BayProgress,
-  around?: AroundHandover,
+  around?: AroundStep,
 ): Hold[] {
   const said = new Set(
     progress.deviations.flatMap(({ stepId, about }) => (stepId === step.id ? (about ?? []) : [])),
   )
   const over = step.task.kind === 'tell' && around ? [...handingOver(step, progress, around)] : []
-  return [...over, ...ownHolds(step, survey, findings, progress)].filter(
+  const rests =
+    around?.nowMs === undefined ? [] : restHolds(restsOf(step, around.steps, progress, around.nowMs))
+  return [...rests, ...over, ...ownHolds(step, survey, findings, progress)].filter(
     ({ id, coverable }) => !coverable || !said.has(id),
   )
 }

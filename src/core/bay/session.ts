@@ -10,12 +10,25 @@ import { holdsOf, type Hold } from './holds'
 import { partsCheck } from './parts/parts-check'
 import { askedOf } from './proof'
 import { lastPass, stepFindings } from './step-findings'
+import { restsOf } from './waits'
 import { schedule } from './steps/schedule'
 import type { Step } from './steps/step'
 
-/** Where a job stands: its first step that nobody has done or answered, then what was put off, then its last. */
-export function currentIndex(steps: readonly Step[], progress: BayProgress): number {
-  const open = steps.findIndex((step) => !isSettled(step, progress))
+/** Where a job stands: its first step that nobody has done or answered and that nothing holds by the clock, then what was put off, then its last. */
+export function currentIndex(steps: readonly Step[], progress: BayProgress, nowMs?: number): number {
+  const isOpen = (step: Step) => !isSettled(step, progress)
+  // While something rests, what does not wait for it goes on.
+  const free =
+    nowMs === undefined
+      ? -1
+      : steps.findIndex(
+          (step) =>
+            isOpen(step) &&
+            waitsFor(step, steps, progress).length === 0 &&
+            restsOf(step, steps, progress, nowMs).length === 0,
+        )
+  if (free >= 0) return free
+  const open = steps.findIndex(isOpen)
   if (open >= 0) return open
   const off = steps.findIndex((step) => !isDone(step, progress))
   return off >= 0 ? off : steps.length - 1
@@ -124,6 +137,7 @@ export function sessionOf(
   survey: Survey,
   review: Review,
   logged: BayProgress,
+  nowMs?: number,
 ): Session {
   const { progress, again } = currentProgress(steps, survey, withBenchReadings(logged, steps, survey.plan))
   const states = steps.map((step): SessionStep => {
@@ -136,14 +150,19 @@ export function sessionOf(
       waits: waitsFor(step, steps, progress).map(({ title }) => title),
       holds: progress.done.has(step.id)
         ? []
-        : holdsOf(step, survey, stepFindings(step, survey, progress), progress, { steps, review, again }),
+        : holdsOf(step, survey, stepFindings(step, survey, progress), progress, {
+            steps,
+            review,
+            again,
+            nowMs,
+          }),
       asks: evidenceOf(step, survey, progress),
     }
   })
   const finished = steps.every((step) => isDone(step, progress))
   return {
     steps: states,
-    next: finished ? undefined : states[currentIndex(steps, progress)],
+    next: finished ? undefined : states[currentIndex(steps, progress, nowMs)],
     done: steps.filter((step) => isDone(step, progress)).length,
     left: minutesLeft(steps, progress),
   }

@@ -70,6 +70,8 @@ export type EvidenceFacts = Readonly<Record<string, number | string>>
 /** A job's progress while a log is read. */
 export interface JobDraft {
   done: Set<string>
+  /** When each tick was given: what has to rest after it is reckoned from there. */
+  doneAt: Map<string, string>
   /** What each tick depended on, where its entry says so. */
   hung: Map<string, EvidenceFacts>
   counted: Map<string, number>
@@ -109,6 +111,7 @@ export type BayProgress = { readonly [K in keyof JobDraft]: Settled<JobDraft[K]>
 
 export const emptyJob = (): JobDraft => ({
   done: new Set(),
+  doneAt: new Map(),
   hung: new Map(),
   counted: new Map(),
   measured: new Map(),

@@ -38,6 +38,7 @@ export const ofWorkEvents = {
     line: ({ title }) => title,
     changes: ({ job }, event) => {
       job.done.add(event.stepId)
+      job.doneAt.set(event.stepId, event.at)
       if (event.hung) job.hung.set(event.stepId, event.hung)
       else job.hung.delete(event.stepId)
       retainAnswers(job, event.stepId, ({ places }) => places !== undefined)

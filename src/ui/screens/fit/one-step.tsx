@@ -23,6 +23,7 @@ import { type ReactNode, useState } from 'react'
 import { Button } from '@/ui/kit/button'
 import { assessmentOf } from '@/ui/state/assessment'
 import { logFor } from '@/ui/state/log-store'
+import { useNow } from '@/ui/state/use-now'
 import { PhraseLine } from '@/ui/figures/quantity'
 import { AnswerDialog } from './answer-dialog'
 import { DiffersDialog } from './differs-dialog'
@@ -60,7 +61,8 @@ export function OneStep({
   /** How each rack stood when it last came off, by the rack. */
   cameOff: ReadonlyMap<string, string>
 }) {
-  const now = currentIndex(steps, progress)
+  const nowMs = useNow()
+  const now = currentIndex(steps, progress, nowMs)
   const [looking, setLooking] = useState<number>()
   // On a phone the list of steps opens when it is asked for.
   const [listed, setListed] = useState(false)
@@ -70,7 +72,12 @@ export function OneStep({
   const findings = step ? stepFindings(step, survey, progress) : []
   const holds =
     step && !progress.done.has(step.id)
-      ? holdsOf(step, survey, findings, progress, { steps, review: assessmentOf(plan).review, again })
+      ? holdsOf(step, survey, findings, progress, {
+          steps,
+          review: assessmentOf(plan).review,
+          again,
+          nowMs,
+        })
       : []
   const primary = step && primaryOf(plan, survey, step, progress)
   const pulling = step !== undefined && nextPull(step, progress) !== undefined

@@ -1,0 +1,55 @@
+import type { BayProgress } from '../log/record'
+import type { Hold } from './holds'
+import type { Step } from './steps/step'
+
+const MINUTE_MS = 60_000
+
+/** A time that has to pass between two steps: what rests, and how long it still does, minutes. */
+export interface Rest {
+  readonly stepId: string
+  readonly title: string
+  readonly leftMinutes: number
+  readonly waitMinutes: number
+}
+
+/** Under which name a rest that was ended early is spoken of. */
+const restId = (stepId: string) => `wait ${stepId}`
+
+/**
+ * What a step still has to wait for by the clock: done steps that it comes after, whose own time is not over. `nowMs` is the
+ * time now, ms since 1970. What a named person ended early holds nothing.
+ */
+export function restsOf(
+  step: Step,
+  steps: readonly Step[],
+  progress: BayProgress,
+  nowMs: number,
+): readonly Rest[] {
+  const ended = new Set(progress.deviations.flatMap(({ about }) => about ?? []))
+  return steps.flatMap(({ id, title, waitMinutes }): Rest[] => {
+    const at = progress.doneAt.get(id)
+    if (waitMinutes <= 0 || at === undefined || !step.after.includes(id) || !progress.done.has(id)) return []
+    const leftMinutes = (Date.parse(at) + waitMinutes * MINUTE_MS - nowMs) / MINUTE_MS
+    // A clock that was set back since makes no wait longer than it is.
+    return leftMinutes <= 0 || ended.has(restId(id))
+      ? []
+      : [{ stepId: id, title, waitMinutes, leftMinutes: Math.min(leftMinutes, waitMinutes) }]
+  })
+}
+
+/** Minutes as hours and minutes: `7 h 12 min`. */
+function lasting(minutes: number): string {
+  const whole = Math.ceil(minutes)
+  const hours = Math.floor(whole / 60)
+  return hours === 0 ? `${whole} min` : `${hours} h ${whole % 60} min`
+}
+
+/** What holds a step until the time of what rests is over, or until somebody ends it early, by name and with a reason. */
+export const restHolds = (rests: readonly Rest[]): readonly Hold[] =>
+  rests.map(({ stepId, title, leftMinutes, waitMinutes }) => ({
+    id: restId(stepId),
+    message: `Wait ${lasting(leftMinutes)} more, or say what differs.`,
+    words: [`${title}: it rests ${lasting(waitMinutes)}, and ${lasting(leftMinutes)} are left. End it early`],
+    coverable: true,
+    stops: false,
+  }))
