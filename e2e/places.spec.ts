@@ -27,7 +27,7 @@ test(
   async ({ page }) => {
     test.setTimeout(90_000)
     await page.goto('/vehicle')
-    await page.getByRole('textbox', { name: 'Name' }).first().fill('Hard top')
+    await page.getByRole('textbox', { name: 'Name', exact: true }).first().fill('Hard top')
     await page.getByRole('button', { name: /^Remove Raised rails/ }).click()
     await page.getByLabel('Add something that holds a rack').selectOption('drilledTop')
     await page.getByRole('button', { name: 'Add it' }).first().click()
@@ -36,7 +36,7 @@ test(
     await top.getByLabel('Left point to right point').fill('1100')
     await page.getByRole('button', { name: 'Save this vehicle' }).click()
     await page.getByRole('link', { name: 'Enter your own rack' }).click()
-    await page.getByRole('textbox', { name: 'Name' }).first().fill('Top rack')
+    await page.getByRole('textbox', { name: 'Name', exact: true }).first().fill('Top rack')
     const feet = group(page, 'Feet')
     await open(feet, 'What it suits')
     const drilling = group(page, 'Drilling')
@@ -131,7 +131,7 @@ test('gear whose weight nobody knows yet can be put on, is Clear nowhere, and is
   page,
 }) => {
   await page.goto('/gear?job=demo-first-bike')
-  await page.getByRole('textbox', { name: 'Name' }).first().fill('Old chest')
+  await page.getByRole('textbox', { name: 'Name', exact: true }).first().fill('Old chest')
   await page.getByRole('button', { name: 'Save and place it' }).click()
   await expect(inDrawing(page, /^Old chest/)).toBeVisible()
   for (const state of ['Road', 'Trail', 'Parked'] as const)
@@ -158,7 +158,7 @@ test(
     await dialog
       .getByLabel('Picture of the car to add')
       .setInputFiles({ name: 'note.txt', mimeType: 'text/plain', buffer: Buffer.from('no') })
-    await expect(dialog.getByText(/note\.txt is no picture/)).toBeVisible()
+    await expect(dialog.getByText(/note\.txt cannot be read as a picture/)).toBeVisible()
     await dialog
       .getByLabel('Picture of the car to add')
       .setInputFiles({ name: 'side.png', mimeType: 'image/png', buffer: DOT })

@@ -8,6 +8,7 @@ import { printOf } from '../log/fact-print'
 import { partsCheck } from './parts/parts-check'
 import { askedOf } from './proof'
 import { lastPass } from './step-findings'
+import { mustTape } from './steps/pairs'
 import type { Step } from './steps/step'
 import type { Pull } from './torque/passes'
 import { OVER_TORQUE } from './torque/reading'
@@ -128,12 +129,17 @@ function* ownHolds(
     }
     case 'measure':
       if (
-        task.pairs.some(({ id }) => {
-          const readings = progress.measured.get(`${step.id} ${id}`)
-          return !readings?.spreadLeft || !readings.spreadRight
+        task.pairs.some((ask) => {
+          const readings = progress.measured.get(`${step.id} ${ask.id}`)
+          return mustTape(ask).some((name) => readings?.[name] === undefined)
         })
       )
-        yield hold('measure', 'Measure at least both spreads, or say what differs.')
+        yield hold(
+          'measure',
+          task.pairs.some((ask) => mustTape(ask).includes('spreadLeft'))
+            ? 'Measure at least both spreads, or say what differs.'
+            : 'Measure both ends of each bar, or say what differs.',
+        )
       return
     case 'prove': {
       const asked = askedOf(task.item)

@@ -1,4 +1,3 @@
-import { isMark, type Taped } from '../log/taped'
 import { NOTHING_DONE } from '../log/record'
 import type { Survey } from '../survey/survey'
 import type { BayRules } from '../plan/schema/house'
@@ -10,15 +9,24 @@ import { partsCheck } from './parts/parts-check'
 import { askedOf } from './proof'
 import { passPress } from './pulling'
 import { jobSteps } from './steps/job-steps'
+import { mustTape } from './steps/pairs'
 import type { Step } from './steps/step'
-import { plannedReading } from './squareness/taped'
+import { plannedReading, type PlannedPair } from './squareness/taped'
 import { aimNm } from './torque/joint'
 import { signsWanted, wantsReadings } from './wanted'
 
 type Unsigned<E> = E extends LogEvent ? Omit<E, 'id' | 'at' | 'vehicleId' | 'jobId' | 'turn'> : never
 export type WorkedEvent = Unsigned<LogEvent>
 
-const SPREADS: ReadonlySet<Taped> = new Set(['spreadLeft', 'spreadRight'])
+/** A pair whose bars have no thick caps where nobody has said how thick they are. */
+const withCaps = ({ front, rear, ...pair }: PlannedPair): PlannedPair => ({
+  ...pair,
+  front: { ...front, capMm: front.capMm ?? 0 },
+  rear: { ...rear, capMm: rear.capMm ?? 0 },
+})
+
+/** What is read where the plan has no figure: the same everywhere, mm. */
+const EVEN_MM = 150
 
 /** What somebody who does a step as its sheet has it would write, before the tick itself. */
 function evidenceFor(step: Step, survey: Survey): WorkedEvent[] {
@@ -35,16 +43,16 @@ function evidenceFor(step: Step, survey: Survey): WorkedEvent[] {
         write({ kind: 'marksSeen', stepId: step.id, title: step.title, places: [{ id, at, what, mark }] })
       return events
     case 'measure':
-      for (const { id, pair, taped } of task.pairs)
+      for (const ask of task.pairs)
         write({
           kind: 'measured',
           stepId: step.id,
-          pairId: id,
+          pairId: ask.id,
           readings: Object.fromEntries(
-            taped.flatMap((key) => {
-              const planned = isMark(key) || !SPREADS.has(key) ? undefined : plannedReading(pair, key)
-              return planned === undefined ? [] : [[key, [Math.round(planned)]]]
-            }),
+            mustTape(ask).map((key) => [
+              key,
+              [Math.round(plannedReading(withCaps(ask.pair), key) ?? EVEN_MM)],
+            ]),
           ),
         })
       return events

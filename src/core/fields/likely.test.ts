@@ -42,7 +42,9 @@ describe('fields that a kind makes unlikely', () => {
   it('leave a fit kit what it is for, and drilling to what is drilled in', () => {
     expect(unlikely(PART_FIELD, 'fitKit', 'bareRoof')).not.toContain('kit')
     expect(unlikely(PART_FIELD, 'fitKit', 'bareRoof')).toContain('kit.drills')
-    expect(unlikely(PART_FIELD, 'fitKit', 'drilled')).not.toContain('kit.drills')
+    expect(unlikely(PART_FIELD, 'fitKit', 'drilledTop')).not.toContain('kit.drills')
+    expect(unlikely(PART_FIELD, 'feet', 'drilledTop')).not.toContain('kit')
+    expect(unlikely(PART_FIELD, 'feet', 'drilledTop')).not.toContain('kit.drills')
     expect(unlikely(PART_FIELD, 'fitKit', 'bedRail')).not.toContain('kit.railShapes')
     expect(unlikely(PART_FIELD, 'bars', 'bareRoof')).toEqual(expect.arrayContaining(['kit', 'work.keys']))
     expect(unlikely(PART_FIELD, 'feet', 'bareRoof')).not.toContain('work.keys')

@@ -30,6 +30,12 @@ function unlikelyOn(standsOn: string | undefined): readonly string[] {
   ]
 }
 
+/** Whether holes are drilled for a part: what stands at the feet of a rack on drilled mounts says which. */
+const isDrilled = (role: PartRole, standsOn: string | undefined): boolean =>
+  has<AttachmentKind>(ATTACHMENTS, standsOn) &&
+  ATTACHMENTS[standsOn].holds === 'hole' &&
+  PART_ROLES[role].atFeet
+
 /** What the sheet of a part of this role, on what its rack stands on, usually does not say. */
 export const LIKELY_OF_PART: readonly Likely[] = [
   {
@@ -38,7 +44,9 @@ export const LIKELY_OF_PART: readonly Likely[] = [
       if (!has<PartRole>(PART_ROLES, role)) return []
       const spoken: readonly PartTopic[] = PART_ROLES[role].speaksOf
       const silent = Object.entries(TOPIC_FIELDS).flatMap(([topic, fields]) =>
-        spoken.some((each) => each === topic) ? [] : fields,
+        spoken.some((each) => each === topic) || (topic === 'vehicles' && isDrilled(role, standsOn))
+          ? []
+          : fields,
       )
       return [...silent, ...unlikelyOn(standsOn), 'centreZMm', 'work.season']
     },

@@ -20,6 +20,9 @@ function footSpots(rack: RackAt, on: boolean): PlacedSpot[] {
       side,
       row: rows.indexOf(barIndex),
       at: { xMm, yMm },
+      ...(rack.bars.some(({ bar, index }) => index === barIndex && bar.fixedEnd === side) && {
+        fixed: true as const,
+      }),
       on: rack.bars.some(({ bar, index }) => index === barIndex && bar.alreadyOn === true),
     }))
     .filter((each) => each.on === on)

@@ -6,6 +6,7 @@ import { towerSpacing } from '../../survey/bars/tower-spacing'
 import type { Survey } from '../../survey/survey'
 import type { PairBar } from '../squareness/taped'
 import type { PairAsk } from './step'
+import { vehiclePlace } from './vehicle-place'
 
 const SPREADS: readonly Taped[] = ['spreadLeft', 'spreadRight']
 const DIAGONALS: readonly Taped[] = ['diagonalLeft', 'diagonalRight']
@@ -17,6 +18,10 @@ const ACROSS: readonly Taped[] = ['frontAcross', 'rearAcross']
 const heldBy = (attachment: BarAt['attachment']): HeldBy =>
   attachment === undefined ? 'rail' : hasNotches(attachment) ? 'notch' : ATTACHMENTS[attachment.kind].holds
 
+/** Whether all bars of a rack stand where the vehicle has a place for them, so that no spread is taped. */
+export const isPlacedByVehicle = ({ bars }: RackAt): boolean =>
+  bars.length > 0 && bars.every((bar) => vehiclePlace(bar) !== undefined)
+
 /** The mark on a bar that its row of the fit sheet names. */
 function markOf(rack: RackAt, own: BarAt): string | undefined {
   const spacing = towerSpacing(rack, own)
@@ -27,7 +32,7 @@ const across = ({ bar }: BarAt) => (bar.feetYMm.at(-1) ?? 0) - (bar.feetYMm[0] ?
 
 /**
  * Which bars are taped against which: front against rear by spreads and diagonals, so that its corners are LHF to RHR;
- * bars between against the front one by their spreads. Overhangs where bars are loose on feet, legs where they adjust.
+ * bars between against the front one by their spreads. Bars that notches, points or sockets place are taped against nothing. Overhangs where bars are loose on feet, legs where they adjust.
  */
 export function pairsOf(survey: Survey, at: RackAt): PairAsk[] {
   const { rack, bars } = at
@@ -35,6 +40,8 @@ export function pairsOf(survey: Survey, at: RackAt): PairAsk[] {
   const [front, ...others] = bars
   const legs = rack.parts.some(({ role }) => role === 'legs')
   if (!front) return []
+  const along = isPlacedByVehicle(at) ? [] : SPREADS
+  const crossed = isPlacedByVehicle(at) ? [] : [...DIAGONALS, ...ACROSS]
   const end = (own: BarAt): PairBar => ({
     id: own.bar.id,
     name: own.bar.name,
@@ -44,7 +51,7 @@ export function pairsOf(survey: Survey, at: RackAt): PairAsk[] {
     acrossMm: across(own),
     mark: markOf(at, own),
   })
-  return others.toReversed().map((rear, i): PairAsk => ({
+  const asks = others.toReversed().map((rear, i): PairAsk => ({
     id: `${front.bar.id}~${rear.bar.id}`,
     pair: {
       front: end(front),
@@ -57,14 +64,20 @@ export function pairsOf(survey: Survey, at: RackAt): PairAsk[] {
     },
     taped:
       i > 0
-        ? SPREADS
+        ? along
         : [
-            ...SPREADS,
-            ...DIAGONALS,
+            ...along,
+            ...crossed,
             ...(rack.kind === 'bars' ? OVERHANGS : []),
-            ...ACROSS,
             ...(legs ? LEGS : []),
             ...(legs || markOf(at, front) !== undefined ? MARKS : []),
           ],
   }))
+  return asks.filter(({ taped }) => taped.length > 0)
+}
+
+/** What of a pair has to be read before it is done: both spreads, or where nobody tapes those the ends of the bars, else the legs. */
+export function mustTape({ taped }: PairAsk): readonly Taped[] {
+  const asked = (names: readonly Taped[]) => names.filter((name) => taped.includes(name))
+  return [SPREADS, OVERHANGS, LEGS].map(asked).find((names) => names.length > 0) ?? []
 }

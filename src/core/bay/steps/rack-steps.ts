@@ -11,11 +11,14 @@ import { drillSteps } from './drill-steps'
 import { markAsks, markedPlacesWords } from '../marked-places'
 import { rackJoints, tighteningLead, tighteningTitle } from './joint-groups'
 import { about } from './minutes'
-import { pairsOf } from './pairs'
+import { isPlacedByVehicle, pairsOf } from './pairs'
 import type { FactName, Task, JointGroup, Step } from './step'
 import { stepOf } from './step-of'
+import { vehiclePlace } from './vehicle-place'
 
 const placedFrom = (survey: Survey, rack: RackAt, at: BarAt, i: number): Phrase => {
+  const place = vehiclePlace(at)
+  if (place !== undefined) return [`${at.bar.name}: ${place}.`]
   const before = rack.bars[i - 1]
   return before
     ? [
@@ -72,6 +75,7 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
   const sliding = bars.filter(({ bar }) => bar.slides === true).map(({ bar }) => bar.name)
   const has = (role: Part['role']) => own.parts.some((part) => part.role === role)
   const pairs = pairsOf(survey, rack)
+  const placed = isPlacedByVehicle(rack)
   const footPart = own.parts.find(({ role }) => role === 'feet' || role === 'legs')
   const covers = own.parts.flatMap(({ work }) => (work?.keys ? [work.keys] : []))
   const channels = bars.some(({ bar }) => hasChannel(bar.profile) || hasUnderChannel(bar.profile))
@@ -224,9 +228,11 @@ export function rackSteps(survey: Survey, rack: RackAt, rules: BayRules): Step[]
                 step(
                   'square',
                   'place',
-                  'Measure and square up',
+                  placed ? 'Measure the ends of the bars' : 'Measure and square up',
                   [
-                    'Both sides from the same marks, then both diagonals. Correct every error before anything is tightened.',
+                    placed
+                      ? 'The vehicle places the bars along: only their ends and legs are measured. Correct every error before anything is tightened.'
+                      : 'Both sides from the same marks, then both diagonals. Correct every error before anything is tightened.',
                   ],
                   {
                     after: [`${own.id}/place`],

@@ -13,13 +13,25 @@ export interface Spot {
   readonly name: string
   readonly side: FootSide
   readonly row: number
+  /** At the fixed end of its bar: it is tightened before the end that moves. */
+  readonly fixed?: true
 }
 
 /**
  * The order in which a group is tightened: from a corner to the one across from it, then the next such two, so that
- * neither side nor either end runs ahead. LHF, RHR, RHF, LHR for four. Common practice, no source.
+ * neither side nor either end runs ahead. LHF, RHR, RHF, LHR for four. Where bars have a fixed end, that end comes first.
+ * Common practice, no source.
  */
 export function diagonalOrder(spots: readonly Spot[]): readonly Spot[] {
+  const fixed = spots.filter((spot) => spot.fixed === true)
+  const moving = spots.filter((spot) => spot.fixed !== true)
+  return fixed.length > 0 && moving.length > 0
+    ? [...inDiagonals(fixed), ...inDiagonals(moving)]
+    : inDiagonals(spots)
+}
+
+function inDiagonals(spots: readonly Spot[]): readonly Spot[] {
+  if (new Set(spots.map(({ side }) => side)).size === 1) return spots.toSorted((a, b) => a.row - b.row)
   const rows = [...new Set(spots.map(({ row }) => row))].sort((a, b) => a - b)
   const find = (row: number | undefined, side: Spot['side']) =>
     spots.filter((spot) => spot.row === row && spot.side === side)

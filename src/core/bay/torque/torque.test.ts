@@ -162,6 +162,31 @@ describe('passes', () => {
     expect(pulls.map(({ nm }) => nm)).toEqual([3, 3, 3, 3, 4.5, 4.5, 4.5, 4.5, 6, 6, 6, 6])
   })
 
+  it('begins at the fixed end of each bar, and goes to the end that moves after it (B6)', () => {
+    const at = (name: string, side: 'left' | 'right', row: number, fixed?: true): Spot => ({
+      name,
+      side,
+      row,
+      ...(fixed && { fixed }),
+    })
+    const four = [
+      at('LHF', 'left', 0),
+      at('RHF', 'right', 0, true),
+      at('LHR', 'left', 1),
+      at('RHR', 'right', 1, true),
+    ]
+    expect(passList(four, 10, [50, 100]).map(({ at: place }) => place)).toEqual([
+      ...['RHF', 'RHR', 'LHF', 'LHR'],
+      ...['RHF', 'RHR', 'LHF', 'LHR'],
+    ])
+    expect(diagonalOrder(four.map(({ fixed: _, ...spot }) => spot)).map(({ name }) => name)).toEqual([
+      'LHF',
+      'RHR',
+      'RHF',
+      'LHR',
+    ])
+  })
+
   it('always end at the full figure, take every fastener once a pass, and never rise within one', () => {
     fc.assert(
       fc.property(

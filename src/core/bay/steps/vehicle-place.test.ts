@@ -1,0 +1,50 @@
+import { describe, expect, it } from 'vitest'
+import { DEMO_PLANS } from '@/demo/plans'
+import type { Attachment } from '../../plan/schema/vehicle'
+import { USUAL_BAY } from '../../plan/schema/house'
+import { phraseText } from '../../units/phrase'
+import { survey } from '../../survey/survey'
+import { jobSteps } from './job-steps'
+import { isPlacedByVehicle, mustTape, pairsOf } from './pairs'
+import { vehiclePlace } from './vehicle-place'
+
+const placed = DEMO_PLANS.flatMap((plan) => {
+  const surveyed = survey(plan)
+  return surveyed.racks.filter(isPlacedByVehicle).map((rack) => ({ plan, surveyed, rack }))
+})
+
+describe('bars that the vehicle places (B7)', () => {
+  it('are taped along nothing: what is read are their ends', () => {
+    expect(placed.length).toBeGreaterThan(0)
+    for (const { surveyed, rack } of placed)
+      for (const ask of pairsOf(surveyed, rack)) {
+        expect(ask.taped.filter((name) => /^(spread|diagonal)/.test(name))).toEqual([])
+        expect(mustTape(ask).length).toBeGreaterThan(0)
+      }
+  })
+
+  it('are set at their place by its number from the front', () => {
+    for (const { plan, surveyed, rack } of placed) {
+      const order = jobSteps(surveyed, USUAL_BAY)
+      const step = order.ok ? order.steps.find(({ id }) => id === `${rack.rack.id}/place`) : undefined
+      expect(phraseText(step?.detail ?? []), plan.job.name).toMatch(/first .* from the front, on both sides/)
+    }
+  })
+
+  it('are counted in notches where there are some; a bar between two has no place', () => {
+    const [first] = placed
+    const [bar] = first?.rack.bars ?? []
+    if (!bar) throw new Error('The rack has a bar.')
+    const rail = {
+      id: 'r',
+      kind: 'raisedRail',
+      name: 'Rail',
+      notchesXMm: [300, 500, 700, 900],
+    } as unknown as Attachment
+    const at = (xMm: number) => vehiclePlace({ ...bar, attachment: rail, bar: { ...bar.bar, xMm } })
+    expect(at(700)).toBe('third notch from the front, on both sides')
+    expect(at(900)).toBe('last notch, on both sides')
+    expect(at(800)).toBeUndefined()
+    expect(vehiclePlace({ ...bar, attachment: undefined })).toBeUndefined()
+  })
+})
