@@ -133,7 +133,7 @@ test(
     await page.getByRole('link', { name: 'Its sheet' }).click()
     await openPart(page, 'Weight, wet, wind and speed')
     await expect(page.getByRole('group', { name: /weight 1/ }).getByLabel('It weighs')).toHaveValue('18 kg')
-    await expect(page.getByLabel('Reason')).toHaveValue(/looked at again: weighed holds/)
+    await expect(page.getByLabel('Why it does not count')).toHaveValue(/looked at again: weighed holds/)
   },
 )
 

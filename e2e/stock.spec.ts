@@ -112,7 +112,7 @@ test(
     const text = await downloaded(page, 'Download all as JSON')
     await take(page, 'stock.json', text)
     const preview = page.getByRole('dialog', { name: 'What stock.json would do' })
-    await expect(preview.getByText(/0 entries would take the place of what is here/)).toBeVisible()
+    await expect(preview.getByText(/0 entries would replace entries here/)).toBeVisible()
     await preview.getByRole('button', { name: /^Take in \d+ entries$/ }).click()
     await expect(page.getByText(/entries taken from stock.json/)).toBeVisible()
 
