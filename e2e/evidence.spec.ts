@@ -4,7 +4,7 @@ import { workedEvents } from '../src/core/api/fit'
 import { readFile } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { boatAndBox } from '../src/demo/plans'
-import { done, logFile, said, takeInFile, title } from './fit-work'
+import { done, logFile, said, takeInFile, title, sayFound } from './fit-work'
 import { deeper, expect, fromMenu, saved, test, written } from './fixtures'
 
 const JOB = boatAndBox.id
@@ -67,6 +67,7 @@ test(
     await page.getByRole('dialog').getByRole('button', { name: 'Put it in the log' }).press('Enter')
     await expect(done(page)).toBeDisabled()
     await reading(page, 'LHR', '3 Nm')
+    await sayFound(page, 'LHR', 'Thread and rail sound')
     await expect(said(page, 'stop')).toHaveCount(0)
     await page.locator('[data-fit=title]').click()
     await page.keyboard.press('PageDown')
@@ -155,6 +156,28 @@ test(
     await expect(page.getByRole('region', { name: 'Torque' })).toContainText('LHR 6 N·m and its sign seen')
   },
 )
+
+test('a place that is not right is chosen first, and the large key confirms the others by name (B1)', async ({
+  page,
+}) => {
+  await takeInFile(page, logFile(boatAndBox, before, 1))
+  await page.goto(`/fit?job=${JOB}`)
+  await expect(title(page)).toHaveText('Tighten: rail clamps')
+  await expect(page.getByText('0 of 4 places right')).toBeVisible()
+  const at = page.getByLabel('Sign at LHR')
+  await at.selectOption({ index: 2 })
+  await expect(said(page, 'stop')).toContainText(/^Stop.*LHR, rail clamps: .*Wanted there: /)
+  await expect(done(page)).toContainText(/^Clicked at [\d.]+ N·m, pass 1: LHF RHR RHF/)
+  await expect(done(page)).toBeDisabled()
+  await at.selectOption({ index: 1 })
+  await expect(said(page, 'stop')).toHaveCount(0)
+  // Its sign is seen, and its reading is not there yet: the place is not right by one of the two.
+  await expect(page.getByText('0 of 4 places right')).toBeVisible()
+  await written(page)
+  await page.reload()
+  await expect(at).toHaveValue('seen')
+  await expect(page.getByText('0 of 4 places right')).toBeVisible()
+})
 
 test('the handover sheet follows the open plan and its log from another tab', async ({ page, context }) => {
   await page.goto('/handover?job=demo-yard-van')

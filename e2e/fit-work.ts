@@ -41,6 +41,18 @@ export async function readAll(page: Page) {
   }
 }
 
+/** Says what was found at a place that was over its figure: a lower reading alone forgives it nothing. */
+export async function sayFound(page: Page, at: string, found: string) {
+  await expect(said(page, 'stop')).toContainText(`${at}, `)
+  await page.getByRole('button', { name: `Say what you found at ${at}` }).click()
+  const dialog = page.getByRole('dialog', { name: `Over torque at ${at}` })
+  const who = dialog.getByLabel('Who says so')
+  if ((await who.count()) > 0) await who.fill('Wren')
+  await dialog.getByLabel('What you found, and what you renewed').fill(found)
+  await dialog.getByRole('button', { name: 'Put it in the log' }).click()
+  await expect(dialog).toBeHidden()
+}
+
 /** Hands over in spite of every Stop, on a name and with a reason. */
 export async function answerFor(page: Page) {
   await page.getByRole('button', { name: 'Say what differs', exact: true }).click()

@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process'
 import { readFile } from 'node:fs/promises'
 import { ridgeTent } from '../src/demo/plans'
-import { done, doneUpTo, read, readAll, said, tape, title, until } from './fit-work'
+import { done, doneUpTo, read, readAll, said, tape, title, until, sayFound } from './fit-work'
 import { deeper, expect, fromMenu, goTo, saved, shelved, test, written } from './fixtures'
 
 const FIT = '/fit?job=demo-ridge-tent'
@@ -59,6 +59,7 @@ test('takes the platform job from parts check to handover, first out of square a
   await expect(done(page)).toBeDisabled()
   await page.getByLabel('Reading, RHR').fill('6 Nm')
   await page.getByLabel('Reading, RHR').press('Enter')
+  await sayFound(page, 'RHR', 'Thread sound, pad renewed')
   await expect(said(page, 'stop')).toHaveCount(0)
   await expect(done(page)).toContainText(/^Clicked at 6 N·m, pass 1: (?!.*LHF)(?!.*RHR)/)
   await press()

@@ -49,13 +49,12 @@ export function SignPlaces({
       <legend className="font-semibold">
         {seen} of {of} places right
       </legend>
-      <div className="flex flex-wrap gap-3">
+      <div className="grid grid-cols-2 gap-2">
         {spots.map((spot) => {
           const now = signAt(group, spot, progress)
           return (
             <Choice
               key={spot}
-              className="w-44"
               label={`Sign at ${spot}`}
               value={now === undefined ? '' : now.is === 'seen' ? SEEN : now.seen}
               unstated="not seen yet"

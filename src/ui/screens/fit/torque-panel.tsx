@@ -152,7 +152,6 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
           </tbody>
         </Table>
       </div>
-      <SignPlaces plan={plan} group={group} progress={progress} />
       <OverLooks plan={plan} group={group} progress={progress} />
       {pull ? (
         <>
@@ -204,6 +203,7 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
           onChange={setAgain}
         />
       )}
+      <SignPlaces plan={plan} group={group} progress={progress} />
     </>
   )
 }
