@@ -95,8 +95,8 @@ export const someEvents: readonly LogEvent[] = [
   },
   {
     kind: 'placeWrong',
-    id: 'e4c',
-    at: at(2),
+    id: 'e25',
+    at: at(24),
     ...base,
     jointId: 'j',
     what: 'End latches',
@@ -105,8 +105,8 @@ export const someEvents: readonly LogEvent[] = [
   },
   {
     kind: 'overLooked',
-    id: 'e4b',
-    at: at(2),
+    id: 'e26',
+    at: at(24),
     ...base,
     jointId: 'j',
     what: 'Rail clamps',
