@@ -1,10 +1,10 @@
 import { pullKey, type BayProgress } from '../log/record'
 import type { Finding } from '../review/finding'
-import type { Phrase } from '../units/phrase'
 import type { Review } from '../review/review'
 import type { Survey } from '../survey/survey'
 import { allAnswers, answerLine, placeAnswers } from './answers'
 import { printOf } from '../log/fact-print'
+import type { Hold } from './hold'
 import { partsCheck } from './parts/parts-check'
 import { askedOf } from './proof'
 import { lastPass } from './step-findings'
@@ -14,18 +14,6 @@ import type { Pull } from './torque/passes'
 import { OVER_TORQUE } from './torque/reading'
 import { restHolds, restsOf } from './waits'
 import { signsWanted, wantsReadings } from './wanted'
-
-/** What stands between a step and its being done, by name. */
-export interface Hold {
-  readonly id: string
-  readonly message: string
-  /** What it is, where the step's own findings do not say it. */
-  readonly words?: Phrase
-  /** Whether a named word about this very thing lets the step pass all the same. */
-  readonly coverable: boolean
-  /** Whether it is a Stop of what was read, counted or proved in this very step. */
-  readonly stops: boolean
-}
 
 /** What a job's other steps, its review and the clock say to a step. */
 interface AroundStep {

@@ -1,5 +1,5 @@
 import type { BayProgress } from '../log/record'
-import type { Hold } from './holds'
+import type { Hold } from './hold'
 import type { Step } from './steps/step'
 
 const MINUTE_MS = 60_000
