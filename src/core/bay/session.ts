@@ -138,7 +138,6 @@ export function sessionOf(
   survey: Survey,
   review: Review,
   logged: BayProgress,
-  nowMs?: number,
 ): Session {
   const { progress, again } = currentProgress(steps, survey, withBenchReadings(logged, steps, survey.plan))
   const states = steps.map((step): SessionStep => {
@@ -155,7 +154,6 @@ export function sessionOf(
             steps,
             review,
             again,
-            nowMs,
           }),
       asks: evidenceOf(step, survey, progress),
     }
@@ -163,7 +161,7 @@ export function sessionOf(
   const finished = steps.every((step) => isDone(step, progress))
   return {
     steps: states,
-    next: finished ? undefined : states[currentIndex(steps, progress, nowMs)],
+    next: finished ? undefined : states[currentIndex(steps, progress)],
     done: steps.filter((step) => isDone(step, progress)).length,
     left: minutesLeft(steps, progress),
   }

@@ -1,18 +1,19 @@
 import {
   badPull,
   type BayProgress,
+  lastPass,
   loadingOrder,
   nextPull,
   placeAnswers,
   pullKey,
+  signAt,
   type Step,
 } from '@/core/api/fit'
 import type { RackAt, Survey } from '@/core/api/assess'
+import { DRAWN, type Extent, extentAround, frameOf, PLACE_PX } from './step-frame'
 
-const WIDTH = 720
-const HEIGHT = 330
-const MARGIN = 86
-const CORNER = 44
+const { width: WIDTH, height: HEIGHT } = DRAWN
+const CORNER = PLACE_PX
 
 interface Spot {
   readonly name: string
@@ -20,17 +21,13 @@ interface Spot {
   readonly y: number
 }
 
-/** The rack from above, front to the left, as the sheet has it: the vehicle's right side is at the top. */
-function useFrame(rack: RackAt) {
-  const xs = rack.bars.map(({ bar }) => bar.xMm)
-  const halfY = Math.max(...rack.bars.map(({ bar }) => bar.lengthMm / 2), 400)
+/** What the bars of a rack take up, mm. */
+function barsExtent({ bars }: RackAt): Extent {
+  const xs = bars.map(({ bar }) => bar.xMm)
+  const halfY = Math.max(...bars.map(({ bar }) => bar.lengthMm / 2), 400)
   const [x0, x1] = [Math.min(...xs), Math.max(...xs)]
-  const scale = Math.min((WIDTH - 2 * MARGIN) / Math.max(x1 - x0, 500), (HEIGHT - 2 * 56) / (2 * halfY))
-  const at = (x: number, y: number) => ({
-    x: WIDTH / 2 + (x - (x0 + x1) / 2) * scale,
-    y: HEIGHT / 2 - y * scale,
-  })
-  return { at, scale, x0, x1, halfY }
+  const wider = Math.max(0, 500 - (x1 - x0)) / 2
+  return { x0: x0 - wider, x1: x1 + wider, y0: -halfY, y1: halfY }
 }
 
 /** The step's own little drawing: which corners it is about, in which order they are pulled, and what is taped. */
@@ -49,16 +46,17 @@ export function StepDrawing({
 }
 
 function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progress: BayProgress }) {
-  const { at } = useFrame(rack)
   const { task } = step
   const bad = badPull(step, progress)
   const next = bad ?? nextPull(step, progress)
   const answered = placeAnswers(step, progress)
   // A joint's own places where they are known, the rack's feet for everything else.
   const own = task.kind === 'torque' && task.group.at.size > 0 ? task.group : undefined
+  const { at } = frameOf(own ? extentAround([...own.at.values()]) : barsExtent(rack))
   const spots: Spot[] = own
     ? [...own.at].map(([name, { xMm, yMm }]) => ({ name, ...at(xMm, yMm) }))
     : rack.feet.map((foot) => ({ name: foot.corner, ...at(foot.xMm, foot.yMm) }))
+  const asksSign = own !== undefined && own.joint.signs.some(({ kind }) => kind !== 'reading')
   const order = own ? [...new Set(own.pulls.map(({ at: place }) => place))] : []
   const about = new Set(rack.feet.filter(({ id }) => step.footIds.includes(id)).map(({ corner }) => corner))
   const measured = task.kind === 'measure'
@@ -116,21 +114,17 @@ function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progr
         const key = task.kind === 'torque' && next ? pullKey(task.group.joint.id, name, next.pass) : ''
         // A place that was answered for was not pulled: it gets no tick.
         const unpulled = own !== undefined && answered.has(name)
+        const sign = own && signAt(own, name, progress)
         const done =
           own !== undefined &&
           !unpulled &&
           bad?.at !== name &&
-          (next === undefined || progress.torqued.has(key))
+          (next === undefined || progress.torqued.has(key)) &&
+          // At the last pass a place is done when its sign is seen there too.
+          ((next !== undefined && next.pass < lastPass(own)) || !asksSign || sign?.is === 'seen')
+        const isWrong = bad?.at === name || sign?.is === 'wrong'
         const current = own !== undefined && next?.at === name
-        const label = done
-          ? '✓'
-          : bad?.at === name
-            ? '!'
-            : unpulled
-              ? '–'
-              : own
-                ? String(order.indexOf(name) + 1)
-                : ''
+        const label = done ? '✓' : isWrong ? '!' : unpulled ? '–' : own ? String(order.indexOf(name) + 1) : ''
         const up = y < HEIGHT / 2
         return (
           <g key={name}>
