@@ -78,7 +78,8 @@ const PLACE = group('Place', {
   holesMm: list('Holes of the clamp', 'a hole', range('Takes a handle from', 'to')),
 } satisfies FieldsOf<Place>)
 
-const SIDES = [
+/** The sides to which a thing may open. */
+export const SIDES = [
   ['left', 'left'],
   ['right', 'right'],
   ['front', 'front'],

@@ -16,17 +16,11 @@ import {
   type FieldsOf,
   type Group,
 } from './field'
+import { SIDES } from './gear-fields'
 import { LOAD_FIELD } from './load-fields'
 import { STATUS_FIELD } from './status-field'
 
 const BY_NAME = hiddenField('It is chosen by its name.')
-
-const SIDES = [
-  ['left', 'left'],
-  ['right', 'right'],
-  ['front', 'front'],
-  ['rear', 'rear'],
-] as const
 
 /** What a person says of a thing's host besides which one it is. */
 const HOSTS: Readonly<Record<Host['on'], Group>> = {
