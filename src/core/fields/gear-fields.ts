@@ -79,7 +79,7 @@ const PLACE = group('Place', {
 } satisfies FieldsOf<Place>)
 
 /** The sides to which a thing may open. */
-export const SIDES = [
+export const OPENING_SIDES = [
   ['left', 'left'],
   ['right', 'right'],
   ['front', 'front'],
@@ -87,8 +87,8 @@ export const SIDES = [
 ] as const
 
 const OPENS = group('', {
-  toward: choice('Opens to the', SIDES),
-  orToward: several(choice('May open to another side instead', SIDES)),
+  toward: choice('Opens to the', OPENING_SIDES),
+  orToward: several(choice('May open to another side instead', OPENING_SIDES)),
   reachMm: length('Reaches past its closed box by', 'Empty when not known'),
   floorMm: length('Open floor over its underside'),
   ladder: group('', {

@@ -16,7 +16,7 @@ import {
   type FieldsOf,
   type Group,
 } from './field'
-import { SIDES } from './gear-fields'
+import { OPENING_SIDES } from './gear-fields'
 import { LOAD_FIELD } from './load-fields'
 import { STATUS_FIELD } from './status-field'
 
@@ -86,7 +86,7 @@ export const PLACEMENT_FIELDS = {
   } satisfies FieldsOf<Fitting>),
   lines: group('Lines', { bow: flag('bow'), stern: flag('stern') }),
   straps: group('Straps over it', STRAPS_FIELDS),
-  opensToward: choice('Opens to the', SIDES),
+  opensToward: choice('Opens to the', OPENING_SIDES),
   status: STATUS_FIELD,
   typed: MARKS,
 } satisfies FieldsOf<Placement>
