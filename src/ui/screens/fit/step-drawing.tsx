@@ -10,7 +10,7 @@ import {
   type Step,
 } from '@/core/api/fit'
 import type { RackAt, Survey } from '@/core/api/assess'
-import { DRAWN, type Extent, extentAround, frameOf, PLACE_PX } from './step-frame'
+import { DRAWN, type StepExtent, extentAround, frameOf, PLACE_PX } from './step-frame'
 
 const { width: WIDTH, height: HEIGHT } = DRAWN
 const CORNER = PLACE_PX
@@ -22,7 +22,7 @@ interface Spot {
 }
 
 /** What the bars of a rack take up, mm. */
-function barsExtent({ bars }: RackAt): Extent {
+function barsExtent({ bars }: RackAt): StepExtent {
   const xs = bars.map(({ bar }) => bar.xMm)
   const halfY = Math.max(...bars.map(({ bar }) => bar.lengthMm / 2), 400)
   const [x0, x1] = [Math.min(...xs), Math.max(...xs)]

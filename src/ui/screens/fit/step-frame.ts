@@ -8,7 +8,7 @@ const OVER_PX = 56
 /** The least that a drawing shows along and across, mm: what is smaller is drawn as large as that. */
 const LEAST_MM = 60
 
-export interface Extent {
+export interface StepExtent {
   readonly x0: number
   readonly x1: number
   readonly y0: number
@@ -19,7 +19,7 @@ export interface Extent {
  * Where a point of the vehicle lies in the drawing of a step, front to the left and the right side at the top, px.
  * What is shown fills the drawing, so that the places of a small clamp stand apart as those of a rack do.
  */
-export function frameOf({ x0, x1, y0, y1 }: Extent) {
+export function frameOf({ x0, x1, y0, y1 }: StepExtent) {
   const scale = Math.min(
     (DRAWN.width - 2 * BESIDE_PX) / Math.max(x1 - x0, LEAST_MM),
     (DRAWN.height - 2 * OVER_PX) / Math.max(y1 - y0, LEAST_MM),
@@ -32,7 +32,9 @@ export function frameOf({ x0, x1, y0, y1 }: Extent) {
 }
 
 /** What some points take up, mm. */
-export const extentAround = (points: readonly { readonly xMm: number; readonly yMm: number }[]): Extent => {
+export const extentAround = (
+  points: readonly { readonly xMm: number; readonly yMm: number }[],
+): StepExtent => {
   const [xs, ys] = [points.map(({ xMm }) => xMm), points.map(({ yMm }) => yMm)]
   return { x0: Math.min(...xs), x1: Math.max(...xs), y0: Math.min(...ys), y1: Math.max(...ys) }
 }
