@@ -11,7 +11,7 @@ import { survey, type Survey } from '../survey/survey'
 import { currentProgress } from './evidence'
 import { jobSteps } from './steps/job-steps'
 import type { Step, Task } from './steps/step'
-import { lastPass } from './step-findings'
+import { lastPass } from './torque/passes'
 import { workedEvents, type WorkedEvent } from './worked'
 
 /** What a job's log says after these. */

@@ -2,10 +2,10 @@ import { pullKey, signKey, type BayProgress } from '../log/record'
 import type { PullEvidence } from '../log/pull-evidence'
 import { newtonMetre, type Phrase } from '../units/phrase'
 import { placeAnswers } from './answers'
-import { lastPass, shareOf } from './step-findings'
+import { shareOf } from './step-findings'
 import type { Step } from './steps/step'
-import { aimNm, signWords } from './torque/joint'
-import type { Pull } from './torque/passes'
+import { aimNm, seenSigns, signWords } from './torque/joint'
+import { lastPass, type Pull } from './torque/passes'
 import { OVER_TORQUE, readingFinding } from './torque/reading'
 import { wantsReadings } from './wanted'
 
@@ -59,7 +59,7 @@ export function passPress(step: Step, progress: BayProgress): PassPress | undefi
   if (!next || step.task.kind !== 'torque') return undefined
   const { group } = step.task
   const { joint } = group
-  const seen = joint.signs.filter(({ kind }) => kind !== 'reading')
+  const seen = seenSigns(joint)
   const places = (pulls: readonly Pull[]) => pulls.map(({ at }) => at).join(' ')
   // What is not right is put right by itself: no press of many confirms it.
   const right = open.filter(({ at }) => !progress.wrong.has(signKey(joint.id, at)))

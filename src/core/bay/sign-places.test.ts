@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
 import type { LogEvent } from '../log/event'
-import { NOTHING_DONE, type BayProgress } from '../log/record'
+import { NOTHING_DONE, pullKey, type BayProgress } from '../log/record'
 import { replay } from '../log/replay'
 import type { Fastener } from '../plan/schema/fastening'
 import { USUAL_BAY } from '../plan/schema/house'
@@ -13,7 +13,7 @@ import { passPress } from './pulling'
 import { stepFindings } from './step-findings'
 import { jobSteps } from './steps/job-steps'
 import type { Step } from './steps/step'
-import { placesSeen, signAt, wrongSigns } from './torque/sign-choices'
+import { isClosedBySign, placesSeen, signAt, wrongSigns } from './torque/sign-choices'
 import { signsWanted } from './wanted'
 
 /** The demo's bars with feet held by these fasteners. */
@@ -130,12 +130,42 @@ describe('a latch', () => {
   })
 })
 
+it('takes nothing from a place whose name begins alike', () => {
+  const common = { at: '2027-03-12T09:00:00Z', vehicleId: 'v', jobId: 'j', jointId: 'j:0', what: 'latch' }
+  const clicked = (spot: string, turn: number): LogEvent => ({
+    ...common,
+    kind: 'torqued',
+    id: spot,
+    turn,
+    spot,
+    pass: 1,
+    percent: 100,
+    how: 'sign',
+  })
+  const progress = replay([
+    clicked('Panel', 1),
+    clicked('Panel rear', 2),
+    { ...common, kind: 'placeWrong', id: 'w', turn: 3, spot: 'Panel', seen: '1 of 2 clicks' },
+  ]).jobs.get('j')
+  expect([...(progress?.torqued.keys() ?? [])]).toEqual([pullKey('j:0', 'Panel rear', 1)])
+})
+
 describe('a knob that wants reading and notch', () => {
   it('is right at a place only when both are there', () => {
     const read = after(knob, { spot: 'LHF', nm: 3.6 })
     expect(placesSeen(knob.group, read)).toEqual({ seen: 0, of: 4 })
     const both = after(knob, { spot: 'LHF', nm: 3.6 }, { spot: 'LHF', sign: true })
     expect(placesSeen(knob.group, both)).toEqual({ seen: 1, of: 4 })
+  })
+
+  it('is not right where its reading is out of its range, however its sign stands', () => {
+    for (const nm of [3, 5]) {
+      const progress = after(knob, { spot: 'LHF', nm }, { spot: 'LHF', sign: true })
+      expect(placesSeen(knob.group, progress)).toEqual({ seen: 0, of: 4 })
+    }
+    // Its sign stands beside the pull: it is no pull, and takes the place of no reading.
+    expect(isClosedBySign(knob.group)).toBe(false)
+    expect(isClosedBySign(latch.group)).toBe(true)
   })
 
   it('whose notch is not in line is asked no more among the others, keeps its reading and stays stopped until it is', () => {

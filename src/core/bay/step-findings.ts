@@ -10,12 +10,10 @@ import { askedOf, proofFindings } from './proof'
 import { squarenessFindings } from './squareness/squareness'
 import type { JointGroup, Step } from './steps/step'
 import { calibrationFinding } from './torque/calibration'
-import { signWords } from './torque/joint'
+import { seenSigns, signWords } from './torque/joint'
+import { lastPass } from './torque/passes'
 import { jointFinding } from './torque/joint-finding'
 import { overLookFinding, readingFinding } from './torque/reading'
-
-export const lastPass = ({ pulls }: Pick<JointGroup, 'pulls'>): number =>
-  Math.max(0, ...pulls.map(({ pass }) => pass))
 
 /** What a pull of a group is judged by, percent of the figure: its pass's share, and the whole at the last. */
 export const shareOf = (group: JointGroup, { pass, percent }: { pass: number; percent: number }): number =>
@@ -37,7 +35,7 @@ const wrongPlaces = ({ joint, spots }: JointGroup, progress: BayProgress): Findi
   spots.flatMap((spot): Finding[] => {
     const seen = progress.wrong.get(signKey(joint.id, spot))
     if (seen === undefined) return []
-    const signs = joint.signs.filter(({ kind }) => kind !== 'reading')
+    const signs = seenSigns(joint)
     return [
       {
         id: `wrong ${joint.id} ${spot}`,

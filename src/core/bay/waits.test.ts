@@ -63,7 +63,7 @@ const early: LogEvent = {
   stepId: next.id,
   title: next.title,
   reason: 'Dried with warm air, felt dry',
-  about: [`wait ${cord.id}`],
+  about: [`wait ${cord.id} since ${AT}`],
 }
 const holdsAt = (progress: BayProgress, nowMs: number) =>
   holdsOf(next, survey, [], progress, { steps, review, again: new Map(), nowMs }).filter(({ id }) =>
@@ -83,6 +83,11 @@ describe('what has to rest (B3)', () => {
     expect(holdsAt(log(wrapped, early), hoursLater(1))).toEqual([])
     const other = { ...early, about: ['something else'] }
     expect(holdsAt(log(wrapped, other), hoursLater(1))).toHaveLength(1)
+  })
+
+  it('that was begun anew is not ended by a word about the one before', () => {
+    const anew: LogEvent = { ...wrapped, id: 'c', turn: 3, at: '2027-03-12T12:00:00.000Z' }
+    expect(holdsAt(log(wrapped, early, anew), hoursLater(4))).toHaveLength(1)
   })
 
   it('lets other steps go on meanwhile', () => {

@@ -6,14 +6,14 @@ const MINUTE_MS = 60_000
 
 /** A time that has to pass between two steps: what rests, and how long it still does, minutes. */
 export interface Rest {
-  readonly stepId: string
+  readonly id: string
   readonly title: string
   readonly leftMinutes: number
   readonly waitMinutes: number
 }
 
-/** Under which name a rest that was ended early is spoken of. */
-const restId = (stepId: string) => `wait ${stepId}`
+/** Under which name a rest is spoken of: a word that ended an earlier one ends no later one. */
+const restId = (stepId: string, since: string) => `wait ${stepId} since ${since}`
 
 /**
  * What a step still has to wait for by the clock: done steps that it comes after, whose own time is not over. `nowMs` is the
@@ -25,15 +25,16 @@ export function restsOf(
   progress: BayProgress,
   nowMs: number,
 ): readonly Rest[] {
-  const ended = new Set(progress.deviations.flatMap(({ about }) => about ?? []))
   return steps.flatMap(({ id, title, waitMinutes }): Rest[] => {
     const at = progress.doneAt.get(id)
     if (waitMinutes <= 0 || at === undefined || !step.after.includes(id) || !progress.done.has(id)) return []
     const leftMinutes = (Date.parse(at) + waitMinutes * MINUTE_MS - nowMs) / MINUTE_MS
     // A clock that was set back since makes no wait longer than it is.
-    return leftMinutes <= 0 || ended.has(restId(id))
+    const rest = restId(id, at)
+    const isEnded = progress.deviations.some(({ about }) => about?.includes(rest))
+    return leftMinutes <= 0 || isEnded
       ? []
-      : [{ stepId: id, title, waitMinutes, leftMinutes: Math.min(leftMinutes, waitMinutes) }]
+      : [{ id: rest, title, waitMinutes, leftMinutes: Math.min(leftMinutes, waitMinutes) }]
   })
 }
 
@@ -46,8 +47,8 @@ function lasting(minutes: number): string {
 
 /** What holds a step until the time of what rests is over, or until somebody ends it early, by name and with a reason. */
 export const restHolds = (rests: readonly Rest[]): readonly Hold[] =>
-  rests.map(({ stepId, title, leftMinutes, waitMinutes }) => ({
-    id: restId(stepId),
+  rests.map(({ id, title, leftMinutes, waitMinutes }) => ({
+    id,
     message: `Wait ${lasting(leftMinutes)} more, or say what differs.`,
     words: [`${title}: it rests ${lasting(waitMinutes)}, and ${lasting(leftMinutes)} are left. End it early`],
     coverable: true,

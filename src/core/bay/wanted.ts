@@ -1,7 +1,8 @@
 import { pullKey, signKey, type BayProgress } from '../log/record'
 import { placeAnswers } from './answers'
 import type { JointGroup, Step } from './steps/step'
-import { signWords } from './torque/joint'
+import { seenSigns, signWords } from './torque/joint'
+import { lastPass } from './torque/passes'
 
 /** Whether the sheet wants the wrench read at the last pass, place by place. */
 export const wantsReadings = ({ joint }: JointGroup): boolean =>
@@ -21,10 +22,10 @@ export function signsWanted(step: Step, progress: BayProgress): SignsWanted | un
   if (step.task.kind !== 'torque') return undefined
   const { group } = step.task
   const { joint, spots, pulls } = group
-  const last = Math.max(0, ...pulls.map(({ pass }) => pass))
+  const last = lastPass({ pulls })
   const isRead = (spot: string) =>
     wantsReadings(group) || progress.torqued.get(pullKey(joint.id, spot, last))?.nm !== undefined
-  const seen = joint.signs.filter(({ kind }) => kind !== 'reading')
+  const seen = seenSigns(joint)
   const answered = placeAnswers(step, progress)
   const open = spots.filter((spot) => {
     const place = signKey(joint.id, spot)

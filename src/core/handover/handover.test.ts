@@ -77,7 +77,7 @@ describe('the handover sheet', () => {
     )
     expect(
       phraseText(of(boatAndBox, { ...NOTHING_DONE, torqued: clicked }).sheet.torques[0]?.read ?? []),
-    ).toBe('LHF, RHF, LHR, RHR clicked at its figure')
+    ).toBe('0 of 4 places right; LHF, RHF, LHR, RHR clicked at its figure')
     const untold = new Map([[pullKey(joint, 'LHF', 3), {}] as const])
     expect(
       phraseText(of(boatAndBox, { ...NOTHING_DONE, torqued: untold }).sheet.torques[0]?.read ?? []),

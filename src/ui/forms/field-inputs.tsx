@@ -225,6 +225,8 @@ export function ChoiceInput({
   const offered = choices.filter(([value]) =>
     narrow ? narrow.includes(String(value)) : !made.includes(String(value)) || String(value) === now,
   )
+  // What a file brought and no choice offers is shown as it is.
+  const isForeign = typeof now === 'string' && now !== '' && offered.every(([value]) => String(value) !== now)
   return (
     <Frame id={id} at={at} label={label} hint={hint}>
       <select
@@ -237,6 +239,7 @@ export function ChoiceInput({
         value={typeof now === 'string' ? now : ''}
       >
         {!narrow && <option value="">{unstated}</option>}
+        {isForeign && <option value={now}>{now}</option>}
         {offered.map(([value, words]) => (
           <option key={value} value={value}>
             {words}

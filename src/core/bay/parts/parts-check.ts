@@ -2,7 +2,7 @@ import { isInChannel } from '../../kinds/mount'
 import { withMount } from '../mount-fastener'
 import { PART_ROLES } from '../../kinds/part-role'
 import type { Washer } from '../../kinds/washer'
-import type { Fastener } from '../../plan/schema/fastening'
+import { boltsAt, type Fastener } from '../../plan/schema/fastening'
 import type { Gear } from '../../plan/schema/gear'
 import { toFit } from '../../units/scalars'
 import type { Part } from '../../plan/schema/rack'
@@ -108,10 +108,10 @@ function washerLines(
 }
 
 /** How many bolts of a joint this job fits: those that are on already, or come off, are not laid out. */
-const boltsToFit = ({ count, places = [] }: Fastener): number =>
-  places.reduce(
-    (left, place) => left - (toFit(place) ? 0 : (place.count ?? Math.round(count / places.length))),
-    count,
+const boltsToFit = (fastener: Fastener): number =>
+  (fastener.places ?? []).reduce(
+    (left, place) => left - (toFit(place) ? 0 : boltsAt(fastener, place)),
+    fastener.count,
   )
 
 /** Bolts, nuts and washers of a joint, each counted by what is on one of them. */

@@ -2,7 +2,7 @@ import { isInChannel, mountTraits } from '../../kinds/mount'
 import { PART_ROLES } from '../../kinds/part-role'
 import { toFit } from '../../units/scalars'
 import type { BayRules } from '../../plan/schema/house'
-import type { Fastener } from '../../plan/schema/fastening'
+import { boltsAt, type Fastener } from '../../plan/schema/fastening'
 import { cornerName, rootOf, turned, type RackAt, type ThingAt } from '../../survey/frame/arrangement'
 import { contactYs } from '../../survey/mounting/contacts'
 import type { Survey } from '../../survey/survey'
@@ -210,11 +210,12 @@ export const tighteningLead = ({ alreadyOn }: JointGroup): readonly string[] =>
     : []
 
 /** Where a joint comes off in this job, by name: the places of its sheet that say so, with how many bolts. */
-export const comingOff = ({
-  places,
-}: Fastener): { readonly names: readonly string[]; readonly bolts: number } => {
-  const off = (places ?? []).filter(({ status }) => status === 'comesOff')
-  return { names: off.map(({ name }) => name), bolts: off.reduce((sum, { count }) => sum + (count ?? 1), 0) }
+export function comingOff(fastener: Fastener): { readonly names: readonly string[]; readonly bolts: number } {
+  const off = (fastener.places ?? []).filter(({ status }) => status === 'comesOff')
+  return {
+    names: off.map(({ name }) => name),
+    bolts: off.reduce((sum, place) => sum + boltsAt(fastener, place), 0),
+  }
 }
 
 /** Things that are to be fitted with tools: carriers, and what is bolted by itself; not what is strapped or put into another. */

@@ -10,7 +10,7 @@ import { survey } from '../../survey/survey'
 import { partsCheck } from '../parts/parts-check'
 import { torqueRows } from '../torque/torque-rows'
 import { jobSteps } from './job-steps'
-import { fittedThings, gearJoints, rackJoints } from './joint-groups'
+import { comingOff, fittedThings, gearJoints, rackJoints } from './joint-groups'
 
 const BOLTS: Fastener = { thread: 'M8', count: 6, torqueNm: { from: 8, to: 8 } }
 
@@ -74,6 +74,11 @@ describe('a joint at its own places', () => {
     expect(titles.filter((title) => title.startsWith('Check what is on'))).toHaveLength(1)
     // Two are laid out: what is on is on, and what comes off is not bought.
     expect(partsCheck(survey(plan)).lines.find(({ what }) => what.startsWith('Bolt M8'))?.count).toBe(2)
+  })
+
+  it('has an even share of the bolts at a place whose sheet says no count', () => {
+    const places = [{ name: 'LHF' }, { name: 'RHF' }, { name: 'LHR', status: 'comesOff' as const }]
+    expect(comingOff({ ...BOLTS, count: 6, places })).toEqual({ names: ['LHR'], bolts: 2 })
   })
 
   it('of a thing that is on already is looked at, and not started', () => {

@@ -167,6 +167,10 @@ export function jointOf(owner: JointOwner, index: number, fastener: Fastener, ru
   }
 }
 
+/** The signs of a joint that somebody sees, beside what a wrench reads. */
+export const seenSigns = ({ signs }: Pick<Joint, 'signs'>): readonly Sign[] =>
+  signs.filter(({ kind }) => kind !== 'reading')
+
 /** A sign of done, in a fitter's words. */
 export function signWords(sign: Sign): string {
   switch (sign.kind) {

@@ -8,6 +8,10 @@ export interface Pull {
   readonly nm: number | undefined
 }
 
+/** The pass in which the whole figure is reached; 0 where there is none. */
+export const lastPass = ({ pulls }: { readonly pulls: readonly Pull[] }): number =>
+  Math.max(0, ...pulls.map(({ pass }) => pass))
+
 /** A place of a group from the front (0) rearward, on one side. */
 export interface Spot {
   readonly name: string

@@ -1,7 +1,10 @@
 import { pullKey, signKey, type BayProgress } from '../../log/record'
-import { lastPass } from '../step-findings'
+import { wasOver } from '../step-findings'
 import type { JointGroup } from '../steps/step'
-import type { Joint } from './joint'
+import { wantsReadings } from '../wanted'
+import { aimNm, seenSigns, type Joint } from './joint'
+import { lastPass } from './passes'
+import { readingFinding } from './reading'
 
 /** What may be seen at a place of a joint beside what its sheet wants there: fewer clicks, or that it is not right. */
 export function wrongSigns({ signs }: Joint): readonly string[] {
@@ -33,27 +36,37 @@ export function signAt(
   spot: string,
   progress: BayProgress,
 ): SignState | undefined {
-  if (joint.signs.every(({ kind }) => kind === 'reading')) return undefined
+  if (seenSigns(joint).length === 0) return undefined
   const place = signKey(joint.id, spot)
   const seen = progress.wrong.get(place)
   if (seen !== undefined) return { is: 'wrong', seen }
-  const last = progress.torqued.get(pullKey(joint.id, spot, lastPass({ pulls })))
-  return progress.signs.has(place) || (last !== undefined && last.nm === undefined)
-    ? { is: 'seen' }
-    : undefined
+  const how = progress.torqued.get(pullKey(joint.id, spot, lastPass({ pulls })))?.how
+  // The one press that says so names the sign with its places.
+  return progress.signs.has(place) || how === 'click' || how === 'sign' ? { is: 'seen' } : undefined
 }
 
-/** Of how many places of a joint all is there that its sheet wants: its last pull, and its sign. */
-export function placesSeen(
+/**
+ * Whether all is there at a place of a joint that its sheet wants: its last pull, read where it is to be read and not out of
+ * its range, its sign, and a word where it was over.
+ */
+export function isPlaceRight(group: JointGroup, spot: string, progress: BayProgress): boolean {
+  const { joint } = group
+  const pulled = progress.torqued.get(pullKey(joint.id, spot, lastPass(group)))
+  if (!pulled || (wantsReadings(group) && pulled.nm === undefined)) return false
+  const lacksSign = seenSigns(joint).length > 0 && signAt(group, spot, progress)?.is !== 'seen'
+  const isOut = pulled.nm !== undefined && readingFinding(joint, spot, pulled.nm).severity === 'stop'
+  return !lacksSign && !isOut && wasOver(group, progress).every((each) => each.spot !== spot)
+}
+
+/** How many places of a joint are right, of how many. */
+export const placesSeen = (
   group: JointGroup,
   progress: BayProgress,
-): { readonly seen: number; readonly of: number } {
-  const { joint, spots, pulls } = group
-  const asksSign = joint.signs.some(({ kind }) => kind !== 'reading')
-  const seen = spots.filter(
-    (spot) =>
-      progress.torqued.has(pullKey(joint.id, spot, lastPass({ pulls }))) &&
-      (!asksSign || signAt(group, spot, progress)?.is === 'seen'),
-  ).length
-  return { seen, of: spots.length }
-}
+): { readonly seen: number; readonly of: number } => ({
+  seen: group.spots.filter((spot) => isPlaceRight(group, spot, progress)).length,
+  of: group.spots.length,
+})
+
+/** Whether a sign that is seen at a place is all that is done there: a joint without a figure is closed by its sign alone. */
+export const isClosedBySign = ({ joint }: JointGroup): boolean =>
+  aimNm(joint.torque) === undefined && joint.signs.every(({ kind }) => kind !== 'reading')

@@ -7,9 +7,10 @@ import type { BayRules } from '../../plan/schema/house'
 import type { Survey } from '../../survey/survey'
 import { answersAt } from '../answers'
 import { fittedThings, gearJoints, rackJoints } from '../steps/joint-groups'
+import { wasOver } from '../step-findings'
 import type { JointGroup } from '../steps/step'
-import type { Joint } from './joint'
-import { overLookFinding } from './reading'
+import { seenSigns, type Joint } from './joint'
+import { lastPass } from './passes'
 import { placesSeen } from './sign-choices'
 
 /** A joint on the sheet: the range it wants, and place by place what it got. */
@@ -36,17 +37,18 @@ function wantedOf({ torque }: Joint): Phrase {
 }
 
 /** What is known of the sign beside a reading. */
-function signWordsAt({ id, signs }: Joint, spot: string, progress: BayProgress): readonly string[] {
+function signWordsAt(joint: Joint, spot: string, progress: BayProgress): readonly string[] {
+  const { id } = joint
   if (progress.signs.has(signKey(id, spot))) return [' and its sign seen']
   const wrong = progress.wrong.get(signKey(id, spot))
   if (wrong !== undefined) return [`, but ${wrong}`]
-  return signs.some(({ kind }) => kind !== 'reading') ? [', its sign not seen'] : []
+  return seenSigns(joint).length > 0 ? [', its sign not seen'] : []
 }
 
 /** What each place got at its last pass: readings one by one, the rest by how they are known, and what nobody pulled. */
 function readOf(group: JointGroup, progress: BayProgress, answered: ReadonlyMap<string, StepAnswer>): Phrase {
   const { joint, spots, pulls, alreadyOn } = group
-  const last = Math.max(0, ...pulls.map(({ pass }) => pass))
+  const last = lastPass({ pulls })
   const got = spots.map((spot) => ({ spot, pulled: progress.torqued.get(pullKey(joint.id, spot, last)) }))
   if (answered.size === 0 && got.every(({ pulled }) => pulled === undefined))
     return [alreadyOn ? `${spots.join(', ')} not seen: check` : 'not recorded']
@@ -71,10 +73,7 @@ function readOf(group: JointGroup, progress: BayProgress, answered: ReadonlyMap<
       others.set(words, [...(others.get(words) ?? []), spot])
     }
   const looks = progress.overLooks.filter(({ jointId }) => jointId === joint.id)
-  const unsaid = spots.flatMap((spot) => {
-    const nm = progress.highest.get(signKey(joint.id, spot))
-    return nm !== undefined && overLookFinding(joint, spot, nm) ? [{ spot, nm }] : []
-  })
+  const unsaid = wasOver(group, progress)
   const tools = [...new Set(got.flatMap(({ pulled }) => pulled?.tool ?? []))]
   const { seen, of } = placesSeen(group, progress)
   return [

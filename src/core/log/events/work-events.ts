@@ -9,6 +9,8 @@ import { isMark, TAPED, TAPED_NAME, type Taped } from '../taped'
 import { asTyped, entry, hung, key, reason, tidy, typed, words } from './entry'
 
 const step = { stepId: key, title: words }
+/** As many passes as a joint may be tightened in. */
+const PASSES_MOST = 9
 /** How a reading came: by which tool, and whether a device of the demo only played it. */
 const readBy = {
   typed: z.optional(typed),
@@ -106,7 +108,7 @@ export const ofWorkEvents = {
       jointId: key,
       what: words,
       spot: words,
-      pass: z.int().check(z.gte(1), z.lte(9)),
+      pass: z.int().check(z.gte(1), z.lte(PASSES_MOST)),
       percent: z.number().check(z.gte(1), z.lte(100)),
       /** Wrench readings, N·m. */
       nm: z.optional(z.number().check(z.gte(0.001), z.lte(2000))),
@@ -180,8 +182,10 @@ export const ofWorkEvents = {
       const place = signKey(jointId, spot)
       job.wrong.set(place, seen)
       job.signs.delete(place)
-      for (const [pull, { nm }] of job.torqued)
-        if (nm === undefined && pull.startsWith(`${place} `)) job.torqued.delete(pull)
+      for (let pass = 1; pass <= PASSES_MOST; pass += 1) {
+        const pull = pullKey(jointId, spot, pass)
+        if (job.torqued.get(pull)?.nm === undefined) job.torqued.delete(pull)
+      }
       forgetPlaces(job, jointId, [spot])
     },
     subject: ({ jointId, spot }) => [jointId, spot],

@@ -93,6 +93,10 @@ export const fastenerSchema = z.strictObject({
 })
 export type Fastener = z.infer<typeof fastenerSchema>
 
+/** How many of a joint's bolts are at one of its places: as its sheet says, else an even share. */
+export const boltsAt = ({ count, places = [] }: Fastener, place: JointPlace): number =>
+  place.count ?? Math.round(count / Math.max(1, places.length))
+
 /** What the sheet has a thread secured by: one that names a strength of threadlocker has threadlocker. */
 export const securedBy = ({ security, threadlocker }: Fastener): Fastener['security'] =>
   security ?? (threadlocker === undefined ? undefined : 'threadlocker')

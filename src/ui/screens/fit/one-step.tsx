@@ -12,6 +12,7 @@ import {
   marksWanted,
   nextPull,
   recheckWords,
+  restsOf,
   signsWanted,
   type Step,
   stepFindings,
@@ -90,6 +91,7 @@ export function OneStep({
   const blocked = hold !== undefined
   const before = step ? waitsFor(step, steps, progress) : []
   const waits = before.length
+  const rests = step ? restsOf(step, steps, progress, nowMs).length > 0 : false
   const answers = step ? (progress.answers.get(step.id) ?? []) : []
   const done = () => {
     if (!step || !primary || blocked || (waits > 0 && primary.events.length > 0)) return
@@ -196,7 +198,7 @@ export function OneStep({
       >
         {step.task.kind === 'count' && <ShiftFields />}
         {/* What waits for another step is not worked before it. */}
-        <fieldset className="min-w-0" disabled={waits > 0 && !progress.done.has(step.id)}>
+        <fieldset className="min-w-0" disabled={(waits > 0 || rests) && !progress.done.has(step.id)}>
           <legend className="sr-only">{step.title}</legend>
           <StepPanel key={step.id} plan={plan} survey={survey} step={step} progress={progress} />
         </fieldset>

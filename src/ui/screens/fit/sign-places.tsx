@@ -1,12 +1,13 @@
 'use client'
 import {
   type BayProgress,
+  isClosedBySign,
   type JointGroup,
   lastPass,
   placesSeen,
+  seenSigns,
   signAt,
   signWords,
-  wantsReadings,
   wrongSigns,
 } from '@/core/api/fit'
 import type { Plan } from '@/core/api/plan'
@@ -28,7 +29,7 @@ export function SignPlaces({
   progress: BayProgress
 }) {
   const { joint, spots, pulls } = group
-  const signs = joint.signs.filter(({ kind }) => kind !== 'reading')
+  const signs = seenSigns(joint)
   if (signs.length === 0) return null
   const wanted = signs.map(signWords).join(' and ')
   const wrong = wrongSigns(joint)
@@ -40,9 +41,9 @@ export function SignPlaces({
       return
     }
     const pull = pulls.find(({ at, pass }) => at === spot && pass === lastPass(group))
-    if (wantsReadings(group))
-      logFor(plan, { kind: 'signSeen', jointId: joint.id, what: joint.name, sign: wanted, spots: [spot] })
-    else if (pull) logFor(plan, seenEvent(joint, pull, 'sign'))
+    // Where there is a figure the sign stands beside the pull, and takes the place of no reading.
+    if (pull && isClosedBySign(group)) logFor(plan, seenEvent(joint, pull, 'sign'))
+    else logFor(plan, { kind: 'signSeen', jointId: joint.id, what: joint.name, sign: wanted, spots: [spot] })
   }
   return (
     <fieldset className="mt-2">

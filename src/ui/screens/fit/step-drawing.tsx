@@ -1,6 +1,7 @@
 import {
   badPull,
   type BayProgress,
+  isPlaceRight,
   lastPass,
   loadingOrder,
   nextPull,
@@ -56,7 +57,6 @@ function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progr
   const spots: Spot[] = own
     ? [...own.at].map(([name, { xMm, yMm }]) => ({ name, ...at(xMm, yMm) }))
     : rack.feet.map((foot) => ({ name: foot.corner, ...at(foot.xMm, foot.yMm) }))
-  const asksSign = own !== undefined && own.joint.signs.some(({ kind }) => kind !== 'reading')
   const order = own ? [...new Set(own.pulls.map(({ at: place }) => place))] : []
   const about = new Set(rack.feet.filter(({ id }) => step.footIds.includes(id)).map(({ corner }) => corner))
   const measured = task.kind === 'measure'
@@ -120,8 +120,8 @@ function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progr
           !unpulled &&
           bad?.at !== name &&
           (next === undefined || progress.torqued.has(key)) &&
-          // At the last pass a place is done when its sign is seen there too.
-          ((next !== undefined && next.pass < lastPass(own)) || !asksSign || sign?.is === 'seen')
+          // At the last pass a place is done when all is there that its sheet wants.
+          ((next !== undefined && next.pass < lastPass(own)) || isPlaceRight(own, name, progress))
         const isWrong = bad?.at === name || sign?.is === 'wrong'
         const current = own !== undefined && next?.at === name
         const label = done ? '✓' : isWrong ? '!' : unpulled ? '–' : own ? String(order.indexOf(name) + 1) : ''

@@ -7,13 +7,13 @@ import {
   badPull,
   badReading,
   type BayProgress,
+  isPlaceRight,
   type Joint,
   nextPull,
   placeAnswers,
   pullKey,
   pullWord,
   recheckWords,
-  signAt,
   signWords,
   type Step,
 } from '@/core/api/fit'
@@ -88,7 +88,6 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
   if (step.task.kind !== 'torque') return null
   const { group } = step.task
   const { joint, pulls, spots } = group
-  const asksSign = joint.signs.some(({ kind }) => kind !== 'reading')
   const passes = [...new Set(pulls.map(({ pass }) => pass))]
   const next = nextPull(step, progress)
   const last = passes.at(-1) ?? 1
@@ -122,8 +121,8 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
                   const key = pullKey(joint.id, spot, pass)
                   const wanted = pulls.find((each) => each.at === spot && each.pass === pass)
                   const read = progress.torqued.get(key)
-                  // A reading is no tick while the sign that its sheet wants there is not seen.
-                  const lacksSign = pass === last && asksSign && signAt(group, spot, progress)?.is !== 'seen'
+                  // A reading is no tick while something is not there that its sheet wants beside it.
+                  const lacksSign = pass === last && !isPlaceRight(group, spot, progress)
                   return (
                     <td key={pass} className={wanted === next && next ? 'font-bold' : ''}>
                       {read

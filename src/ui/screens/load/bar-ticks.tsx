@@ -3,7 +3,7 @@ import { carryingBars, placeOn, type Survey, type ThingAt } from '@/core/api/ass
 import { useState } from 'react'
 import { Button } from '@/ui/kit/button'
 import { TickBox } from '@/ui/kit/field'
-import { Problem } from '@/ui/kit/field-note'
+import { Note } from '@/ui/kit/field-note'
 import { Modal } from '@/ui/kit/modal'
 import { planStore } from '@/ui/state/plan-store'
 
@@ -33,9 +33,7 @@ export function BarTicks({ thing, survey }: { thing: ThingAt; survey: Survey }) 
               </TickBox>
             ))}
           </div>
-          {now.length === 1 && (
-            <Problem>It stands on one bar. Tick another before you take this one off.</Problem>
-          )}
+          {now.length === 1 && <Note>It stands on one bar. Tick another before you take this one off.</Note>}
         </Modal>
       )}
     </>
