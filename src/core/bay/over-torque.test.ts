@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
 import type { LogEvent } from '../log/event'
-import { NOTHING_DONE, type BayProgress } from '../log/record'
-import { replay } from '../log/replay'
+import { progressAfter, type UnsignedEvent } from '../log/job-progress.testing'
+import type { BayProgress } from '../log/record'
 import { USUAL_BAY } from '../plan/schema/house'
 import { phraseText } from '../units/phrase'
 import { survey } from '../survey/survey'
@@ -23,24 +23,14 @@ type Made =
   | Pick<Extract<LogEvent, { kind: 'torqued' }>, 'spot' | 'nm'>
   | { readonly spot: string; readonly found: string }
 const after = (...made: readonly Made[]): BayProgress =>
-  replay(
-    made.map((each, i): LogEvent => {
-      const common = {
-        id: `e${i}`,
-        at: '2027-03-12T09:00:00Z',
-        turn: i + 1,
-        vehicleId: 'v',
-        jobId: 'j',
-        by: 'Wren',
-        jointId: joint.id,
-        what: joint.name,
-        spot: each.spot,
-      }
+  progressAfter(
+    ...made.map((each): UnsignedEvent => {
+      const place = { by: 'Wren', jointId: joint.id, what: joint.name, spot: each.spot }
       return 'found' in each
-        ? { ...common, kind: 'overLooked', nm: 2 * most, found: each.found }
-        : { ...common, kind: 'torqued', pass: last, percent: 100, nm: each.nm }
+        ? { ...place, kind: 'overLooked', nm: 2 * most, found: each.found }
+        : { ...place, kind: 'torqued', pass: last, percent: 100, nm: each.nm }
     }),
-  ).jobs.get('j') ?? NOTHING_DONE
+  )
 const stops = (progress: BayProgress) =>
   stepFindings(step, surveyed, progress)
     .filter(({ severity }) => severity === 'stop')

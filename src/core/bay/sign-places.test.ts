@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { boatAndBox } from '@/demo/plans'
-import type { LogEvent } from '../log/event'
-import { NOTHING_DONE, pullKey, type BayProgress } from '../log/record'
-import { replay } from '../log/replay'
+import { progressAfter, type UnsignedEvent } from '../log/job-progress.testing'
+import { pullKey, type BayProgress } from '../log/record'
 import type { Fastener } from '../plan/schema/fastening'
 import { USUAL_BAY } from '../plan/schema/house'
 import type { Plan } from '../plan/schema/plan'
@@ -55,24 +54,14 @@ type Said = { readonly spot: string } & (
 )
 const after = ({ group: { joint, pulls } }: typeof latch, ...said: readonly Said[]): BayProgress => {
   const pass = Math.max(...pulls.map((pull) => pull.pass))
-  return (
-    replay(
-      said.map((each, i): LogEvent => {
-        const common = {
-          id: `e${i}`,
-          at: '2027-03-12T09:00:00Z',
-          turn: i + 1,
-          vehicleId: 'v',
-          jobId: 'j',
-          jointId: joint.id,
-          what: joint.name,
-        }
-        if ('seen' in each) return { ...common, kind: 'placeWrong', spot: each.spot, seen: each.seen }
-        return 'nm' in each
-          ? { ...common, kind: 'torqued', spot: each.spot, pass, percent: 100, nm: each.nm }
-          : { ...common, kind: 'signSeen', spots: [each.spot], sign: 'the notch is in line' }
-      }),
-    ).jobs.get('j') ?? NOTHING_DONE
+  const of = { jointId: joint.id, what: joint.name }
+  return progressAfter(
+    ...said.map((each): UnsignedEvent => {
+      if ('seen' in each) return { ...of, kind: 'placeWrong', spot: each.spot, seen: each.seen }
+      return 'nm' in each
+        ? { ...of, kind: 'torqued', spot: each.spot, pass, percent: 100, nm: each.nm }
+        : { ...of, kind: 'signSeen', spots: [each.spot], sign: 'the notch is in line' }
+    }),
   )
 }
 const messages = (
@@ -103,51 +92,43 @@ describe('a latch', () => {
 
   it('that was confirmed and is found open is open again', () => {
     const { joint, pulls } = latch.group
-    const common = {
-      at: '2027-03-12T09:00:00Z',
-      vehicleId: 'v',
-      jobId: 'j',
-      jointId: joint.id,
-      what: joint.name,
-    }
-    const clicked = pulls.map(({ at, pass, percent }, i): LogEvent => ({
-      ...common,
+    const of = { jointId: joint.id, what: joint.name }
+    const clicked = pulls.map(({ at, pass, percent }): UnsignedEvent => ({
+      ...of,
       kind: 'torqued',
-      id: `c${i}`,
-      turn: i + 1,
       spot: at,
       pass,
       percent,
       how: 'sign',
     }))
-    const all = replay(clicked).jobs.get('j') ?? NOTHING_DONE
-    expect(placesSeen(latch.group, all)).toEqual({ seen: 4, of: 4 })
-    const opened = replay([
-      ...clicked,
-      { ...common, kind: 'placeWrong', id: 'w', turn: 9, spot: 'LHR', seen: '1 of 2 clicks' },
-    ]).jobs.get('j')
-    expect(opened && placesSeen(latch.group, opened)).toEqual({ seen: 3, of: 4 })
+    expect(placesSeen(latch.group, progressAfter(...clicked))).toEqual({ seen: 4, of: 4 })
+    const opened = progressAfter(...clicked, {
+      ...of,
+      kind: 'placeWrong',
+      spot: 'LHR',
+      seen: '1 of 2 clicks',
+    })
+    expect(placesSeen(latch.group, opened)).toEqual({ seen: 3, of: 4 })
   })
 })
 
 it('takes nothing from a place whose name begins alike', () => {
-  const common = { at: '2027-03-12T09:00:00Z', vehicleId: 'v', jobId: 'j', jointId: 'j:0', what: 'latch' }
-  const clicked = (spot: string, turn: number): LogEvent => ({
-    ...common,
+  const of = { jointId: 'j:0', what: 'latch' }
+  const clicked = (spot: string): UnsignedEvent => ({
+    ...of,
     kind: 'torqued',
-    id: spot,
-    turn,
     spot,
     pass: 1,
     percent: 100,
     how: 'sign',
   })
-  const progress = replay([
-    clicked('Panel', 1),
-    clicked('Panel rear', 2),
-    { ...common, kind: 'placeWrong', id: 'w', turn: 3, spot: 'Panel', seen: '1 of 2 clicks' },
-  ]).jobs.get('j')
-  expect([...(progress?.torqued.keys() ?? [])]).toEqual([pullKey('j:0', 'Panel rear', 1)])
+  const progress = progressAfter(clicked('Panel'), clicked('Panel rear'), {
+    ...of,
+    kind: 'placeWrong',
+    spot: 'Panel',
+    seen: '1 of 2 clicks',
+  })
+  expect([...progress.torqued.keys()]).toEqual([pullKey('j:0', 'Panel rear', 1)])
 })
 
 describe('a knob that wants reading and notch', () => {

@@ -15,6 +15,8 @@ describe('what a vehicle starts with to hold a rack', () => {
       toXMm: 900,
     })
     expect('points' in points && points.points.map(({ xMm }) => xMm)).toEqual([340, 820])
+    const doors = startsWithinRoof(startingAttachment('bareRoof', 'estate', 'd'), { fromXMm: 0, toXMm: 900 })
+    expect('doorPositions' in doors && doors.doorPositions.map(({ xMm }) => xMm)).toEqual([340, 820])
     expect(startsOnRoof({ ...estate, roof: short, attachments: [rail] }).attachments).toEqual([
       startsWithinRoof(rail, short),
     ])

@@ -1,5 +1,5 @@
 import { ATTACHMENTS } from '../kinds/attachment'
-import type { Attachment, Vehicle } from '../plan/schema/vehicle'
+import { pointsOf, type Attachment, type Vehicle } from '../plan/schema/vehicle'
 
 /** How far before the roof's rear edge what holds a rack ends until somebody has measured it, mm. Rough, common practice, no source. */
 const BEFORE_END_MM = 80
@@ -29,11 +29,10 @@ export function startsWithinRoof<A extends Attachment>(
     })
     return isSame ? attachment : { ...attachment, ranges }
   }
-  if (!('points' in attachment)) return attachment
-  const points = attachment.points.map((point) => ({ ...point, xMm: within(point.xMm, 'points.at') }))
-  return points.every(({ xMm }, i) => xMm === attachment.points[i]?.xMm)
-    ? attachment
-    : { ...attachment, points }
+  const key = 'points' in attachment ? 'points' : 'doorPositions'
+  const was = pointsOf(attachment)
+  const now = was.map((point) => ({ ...point, xMm: within(point.xMm, `${key}.at`) }))
+  return now.every(({ xMm }, i) => xMm === was[i]?.xMm) ? attachment : { ...attachment, [key]: now }
 }
 
 /** A vehicle whose starting stretches and points lie on its roof. The very same where nothing changes. */
