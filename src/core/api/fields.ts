@@ -34,6 +34,7 @@ export {
 export { keepsSources, mayLeaveOut } from '../fields/likely'
 export { fieldsByName } from '../fields/fields-by-name'
 export { GEAR_FIELD } from '../fields/gear-fields'
+export { STEP_MINUTES_FIELD } from '../fields/fitting-fields'
 export { JOB_FIELD } from '../fields/job-fields'
 export { LOAD_FIELD } from '../fields/load-fields'
 export { RACK_FIELD } from '../fields/rack-fields'

@@ -13,6 +13,7 @@ export { type AttachmentKind, ATTACHMENTS } from '../kinds/attachment'
 export { BASES, type Basis } from '../kinds/basis'
 export { type GearMass, weighedAnew } from '../plan/schema/gear-mass'
 export { type Provenance, PROVENANCES, READ_FROM } from '../kinds/provenance'
+export { SCHOOLS, type School, type Ways, waysToChoose } from '../kinds/fitting-ways'
 export { BODIES, type Body } from '../kinds/body'
 export { GEAR_KINDS } from '../kinds/gear-kind'
 export { choicesOf, kindsOf } from '../kinds/kind'
@@ -36,6 +37,7 @@ export {
   houseRulesSchema,
   USUAL_BAY,
 } from '../plan/schema/house'
+export { type StepMinutes, stepMinutesSchema } from '../plan/schema/fitting'
 export { LOCAL_RULES } from '../plan/schema/local-rules'
 export { type MeasuredSubject, type Measurement, readingsSummary } from '../plan/schema/measurement'
 export { type FieldMessage } from '../plan/schema/messages'

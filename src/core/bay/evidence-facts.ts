@@ -4,7 +4,7 @@ import { factText, printOf } from '../log/fact-print'
 import { packed } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
 import { phraseText } from '../units/phrase'
-import { cutList } from './cut/strips'
+import { cutList, isCutAt } from './cut/strips'
 import { drillPlans } from './drilling/drill-plan'
 import { partsCheck } from './parts/parts-check'
 import { OF_THING, type FactName, type Step } from './steps/step'
@@ -107,7 +107,9 @@ export const FACTS: Readonly<Record<FactName, FactKind>> = {
   },
   words: {
     say: 'what its sheet says',
-    of: ({ title, detail }) => [{ key: 'words', value: printOf(`${title}\n${phraseText(detail)}`) }],
+    of: ({ title, said, detail }) => [
+      { key: 'words', value: printOf(`${said ?? title}\n${phraseText(detail)}`) },
+    ],
     old: differs,
   },
   channel: {
@@ -144,11 +146,11 @@ export const FACTS: Readonly<Record<FactName, FactKind>> = {
   },
   cuts: {
     say: 'what is to be cut',
-    of: ({ rackId }, survey) => {
+    of: ({ rackId, task }, survey) => {
       const own = new Set(survey.bars.flatMap(({ bar, rack }) => (rack.id === rackId ? [bar.id] : [])))
       const strips = cutList(survey, bayRulesOf(survey.plan.rules)).strips
       return strips
-        .filter(({ barId }) => own.has(barId))
+        .filter(({ barId, kind }) => own.has(barId) && (task.kind !== 'cut' || isCutAt(kind, task.which)))
         .map(({ barId, kind, cutMm }, i) => ({ key: `${barId} ${kind} ${i}`, value: cutMm }))
     },
     old: movedBy(PLACE_MM),

@@ -1,6 +1,8 @@
 import type { ProofOutcome } from '../log/proof-outcome'
 import type { Finding } from '../review/finding'
 import { USUAL_DRIVES, type BayRules } from '../plan/schema/house'
+import type { Plan } from '../plan/schema/plan'
+import type { Obstacle } from '../plan/schema/vehicle'
 import type { Survey } from '../survey/survey'
 
 /** Something to prove before the vehicle leaves. */
@@ -29,17 +31,65 @@ export const driveCases = ({ driveCases: names }: BayRules): DriveCase[] =>
     name,
   }))
 
+type Pane = Extract<Obstacle, { kind: 'sunroof' }>
+
+const panesOf = ({ vehicle: { obstacles } }: Plan): Pane[] =>
+  obstacles.filter((each): each is Pane => each.kind === 'sunroof')
+
+/** What a pane does by how it is said to move; of one of which nobody has said it, both are tried. */
+const PANE_MOVES: Readonly<
+  Record<NonNullable<Pane['moves']> | 'unsaid', { readonly tilts: boolean; readonly slides: boolean }>
+> = {
+  unsaid: { tilts: true, slides: true },
+  fixed: { tilts: false, slides: false },
+  inside: { tilts: false, slides: true },
+  outside: { tilts: false, slides: true },
+  tilts: { tilts: true, slides: false },
+  tiltsAndSlides: { tilts: true, slides: true },
+}
+
+/** How it looks from the front, drives, and has driven. Speed in km/h. */
+const standing = (kmH: number, rules: BayRules): readonly ProofItem[] => [
+  {
+    id: 'front',
+    title: 'Look from the front',
+    detail: 'Bars level with the roof, alike left and right.',
+    minutes: 1,
+    evidence: 'once',
+  },
+  {
+    id: 'drive',
+    title: 'Drive it',
+    detail: 'Case by case, up to this speed; record how loud it is at this speed only.',
+    minutes: 15,
+    evidence: 'drive',
+    kmH: kmH,
+    cases: driveCases(rules),
+  },
+  {
+    id: 'after-drive',
+    title: 'Look again after the drive',
+    detail: 'Every joint by hand, every strap.',
+    minutes: 4,
+    evidence: 'drive',
+  },
+]
+
 /** The proof that this plan needs: what its vehicle has, its rack does and its load wants. Common practice, no source. */
 export function proofList({ plan, racks }: Survey, rules: BayRules): ProofItem[] {
   const obstacles = (kind: string) => plan.vehicle.obstacles.filter((each) => each.kind === kind)
+  // Where everything comes off there is no rack to look at, to shake or to drive.
+  const stands = racks.length > 0
   const items: (ProofItem | undefined)[] = [
-    {
-      id: 'seat',
-      title: 'Every foot sits flush',
-      detail: 'Look along each rail or edge: pad flat, hook home, notch in line, nothing pinched.',
-      minutes: 3,
-      evidence: 'seat',
-    },
+    racks.some(({ feet }) => feet.length > 0)
+      ? {
+          id: 'seat',
+          title: 'Every foot sits flush',
+          detail: 'Look along each rail or edge: pad flat, hook home, notch in line, nothing pinched.',
+          minutes: 3,
+          evidence: 'seat',
+        }
+      : undefined,
     racks.some(({ rack }) =>
       rack.parts.some(({ fasteners }) =>
         fasteners?.some(({ signs }) => signs?.some(({ kind }) => kind === 'clicks')),
@@ -53,13 +103,16 @@ export function proofList({ plan, racks }: Survey, rules: BayRules): ProofItem[]
           evidence: 'seat',
         }
       : undefined,
-    {
-      id: 'shake',
-      title: 'Shake it',
-      detail: 'Push and pull at each corner and at the bars’ middles: the vehicle moves, the rack does not.',
-      minutes: 2,
-      evidence: 'seat',
-    },
+    stands
+      ? {
+          id: 'shake',
+          title: 'Shake it',
+          detail:
+            'Push and pull at each corner and at the bars’ middles: the vehicle moves, the rack does not.',
+          minutes: 2,
+          evidence: 'seat',
+        }
+      : undefined,
     ...obstacles('hatch').map((each) => ({
       id: `hatch-${each.id}`,
       title: `Open the ${each.name} all the way`,
@@ -74,21 +127,29 @@ export function proofList({ plan, racks }: Survey, rules: BayRules): ProofItem[]
       minutes: 2,
       evidence: 'opens' as const,
     })),
-    ...obstacles('sunroof').flatMap((each) => [
-      {
-        id: `sunroof-tilt-${each.id}`,
-        title: `Tilt the ${each.name}`,
-        detail: 'One that slides clear under a bar may still hit it when it tilts.',
-        minutes: 1,
-        evidence: 'opens' as const,
-      },
-      {
-        id: `sunroof-slide-${each.id}`,
-        title: `Slide the ${each.name}`,
-        detail: 'All the way open, and shut again.',
-        minutes: 1,
-        evidence: 'opens' as const,
-      },
+    ...panesOf(plan).flatMap((each) => [
+      ...(PANE_MOVES[each.moves ?? 'unsaid'].tilts
+        ? [
+            {
+              id: `sunroof-tilt-${each.id}`,
+              title: `Tilt the ${each.name}`,
+              detail: 'One that slides clear under a bar may still hit it when it tilts.',
+              minutes: 1,
+              evidence: 'opens' as const,
+            },
+          ]
+        : []),
+      ...(PANE_MOVES[each.moves ?? 'unsaid'].slides
+        ? [
+            {
+              id: `sunroof-slide-${each.id}`,
+              title: `Slide the ${each.name}`,
+              detail: 'All the way open, and shut again.',
+              minutes: 1,
+              evidence: 'opens' as const,
+            },
+          ]
+        : []),
     ]),
     {
       id: 'doors',
@@ -104,29 +165,7 @@ export function proofList({ plan, racks }: Survey, rules: BayRules): ProofItem[]
       minutes: 3,
       evidence: 'opens' as const,
     })),
-    {
-      id: 'front',
-      title: 'Look from the front',
-      detail: 'Bars level with the roof, alike left and right.',
-      minutes: 1,
-      evidence: 'once',
-    },
-    {
-      id: 'drive',
-      title: 'Drive it',
-      detail: 'Case by case, up to this speed; record how loud it is at this speed only.',
-      minutes: 15,
-      evidence: 'drive',
-      kmH: plan.use.roadKmH,
-      cases: driveCases(rules),
-    },
-    {
-      id: 'after-drive',
-      title: 'Look again after the drive',
-      detail: 'Every joint by hand, every strap.',
-      minutes: 4,
-      evidence: 'drive',
-    },
+    ...(stands ? standing(plan.use.roadKmH, rules) : []),
   ]
   return items.filter((each) => each !== undefined)
 }

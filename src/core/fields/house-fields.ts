@@ -24,6 +24,7 @@ import {
   type Group,
   type Variants,
 } from './field'
+import { HOUSE_FITTING_FIELD } from './fitting-fields'
 
 const LOOK_WORD: Readonly<Record<AsideLook, string>> = {
   payload: 'payload',
@@ -98,6 +99,7 @@ const BAY: Group = group('', {
   thenMonths: number('then every, months'),
   stripShrinkPercent: number('Extra length of rubber strips, %'),
   stripStockMm: several(length('Strip is sold in lengths of')),
+  fitting: HOUSE_FITTING_FIELD,
 } satisfies FieldsOf<BayRules>)
 
 /** The schools that jobs are judged by, and how the shop works. */

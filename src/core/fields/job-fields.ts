@@ -1,5 +1,6 @@
 import type { Job } from '../plan/schema/placement'
 import { day, group, ID, list, note, text, type FieldsOf } from './field'
+import { STEP_MINUTES_FIELD } from './fitting-fields'
 
 /** What a job says of itself besides what is fitted. */
 export const JOB_FIELD = group('Job', {
@@ -14,4 +15,5 @@ export const JOB_FIELD = group('Job', {
     condition: note('How it came', 'Scratches, dents, what is on it already'),
     pictures: list('Pictures of it', 'a picture', group('', { id: ID, words: text('What it shows') })),
   }),
+  minutes: list('Minutes of its steps', 'a step’s minutes', STEP_MINUTES_FIELD),
 } satisfies FieldsOf<Job>)

@@ -29,6 +29,7 @@ import {
   type Variants,
 } from './field'
 import { SOURCE_FIELD } from './figures-fields'
+import { SCHOOLS_FIELD } from './fitting-fields'
 import { GATES } from './gate-fields'
 import { CHANNEL } from './held-fields'
 import { PART_FIELD } from './part-fields'
@@ -376,6 +377,7 @@ const RACK_FIELDS = {
     ),
   }),
   gates: GATES,
+  fitting: SCHOOLS_FIELD,
   note: note('Notes'),
   status: hiddenField('You choose in the job whether the rack is to fit, already on or coming off.'),
   known: MARKS,
@@ -405,6 +407,7 @@ const partsOf = (kind: RackKind): readonly FieldsPart[] => [
   { title: 'Parts, each with its own figures', open: true, keys: ['parts'] },
   { title: 'Feet and fit sheet', keys: ['footWidthMm', 'fitSheet', 'centreZMm'] },
   { title: 'To be measured before ordering', keys: ['gates'] },
+  { title: 'How it is fitted', keys: ['fitting'] },
   { title: 'Notes', keys: ['note'] },
 ]
 
@@ -424,6 +427,7 @@ export const RACK_FIELD: Variants = {
       'footWidthMm',
       'fitSheet',
       'gates',
+      'fitting',
       'note',
       'status',
       'known',

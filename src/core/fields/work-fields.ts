@@ -12,6 +12,7 @@ import {
   type FieldsOf,
   type FieldsPart,
 } from './field'
+import { MINUTES_FIELDS } from './fitting-fields'
 
 const counted = (label: string, one: string) =>
   list(
@@ -47,7 +48,7 @@ const STEP_FIELD = group(
       ['side', 'on each side'],
       ['bar', 'on each bar'],
     ]),
-    minutes: group('', { from: number('Minutes from'), to: number('to') }),
+    minutes: group('', MINUTES_FIELDS),
     waitMinutes: number('Then wait, minutes'),
     hands: choice('Hands', [
       [1, 'one person'],
@@ -56,6 +57,11 @@ const STEP_FIELD = group(
     tools: several(wordFor('tool', 'Tools')),
     decidesSpread: flag('The bars cannot be placed before it'),
     temporary: group('', { what: text('Put in for a while', 'And taken out again') }),
+    replaces: choice(
+      'In the place of',
+      'ownSteps',
+      'A usual step that this part’s sheet has done in this way',
+    ),
   } satisfies FieldsOf<WorkStep>,
   {
     parts: [
@@ -72,6 +78,7 @@ const STEP_FIELD = group(
           'tools',
           'decidesSpread',
           'temporary',
+          'replaces',
         ],
       },
     ],

@@ -8,6 +8,19 @@ import type { RackKind } from './rack-kind'
 /** What keeps a bar where it stands: it decides what can be done about one that stands wrong. */
 export type HeldBy = 'rail' | 'notch' | 'point' | 'socket' | 'doorFrame' | 'hole'
 
+/** In which order a rack goes on it: alike for those that are fitted alike. */
+export type OrderName =
+  | 'along'
+  | 'points'
+  | 'hooks'
+  | 'doorFrames'
+  | 'mounts'
+  | 'frame'
+  | 'bedSides'
+  | 'sockets'
+  | 'canopy'
+  | 'seam'
+
 interface AttachmentTraits {
   /** As a form offers it, inside a sentence, and what sheets call it besides. */
   readonly choice: string
@@ -24,6 +37,7 @@ interface AttachmentTraits {
   /** Whether its figure is shared by its two sides or by each place a foot stands. */
   readonly sharedBy: 'side' | 'foot'
   readonly holds: HeldBy
+  readonly order: OrderName
   /** What is done to it before a foot goes on. */
   readonly prepare: string
   /** What a form takes for granted until somebody says otherwise. */
@@ -83,6 +97,7 @@ const attachments = {
     feet: 'along',
     sharedBy: 'side',
     holds: 'rail',
+    order: 'along',
     prepare: 'Rail clean and dry, no wax where the clamps close.',
     seat: 'rise',
     railShapes: true,
@@ -98,6 +113,7 @@ const attachments = {
     feet: 'along',
     sharedBy: 'side',
     holds: 'rail',
+    order: 'along',
     prepare: 'Rail clean; look for the slot’s own covers.',
     seat: 'edge',
     shape: along,
@@ -111,6 +127,7 @@ const attachments = {
     feet: 'along',
     sharedBy: 'side',
     holds: 'rail',
+    order: 'along',
     prepare: 'Lift the covers out of the channels and put them with the keys; blow the channels out.',
     seat: 'edge',
     shape: { ...along, inside },
@@ -124,6 +141,7 @@ const attachments = {
     feet: 'along',
     sharedBy: 'side',
     holds: 'rail',
+    order: 'along',
     prepare: 'Wipe the gutters; look for rust and loose seam.',
     seat: 'gutter',
     shape: along,
@@ -137,6 +155,7 @@ const attachments = {
     feet: 'points',
     sharedBy: 'foot',
     holds: 'point',
+    order: 'points',
     prepare: 'Lift the caps over the fixed points and put them with the keys; clean the threads.',
     seat: 'edge',
     shape: { points },
@@ -150,6 +169,7 @@ const attachments = {
     feet: 'points',
     sharedBy: 'foot',
     holds: 'point',
+    order: 'hooks',
     prepare: 'Free the hook points under the glass edge and clean them.',
     seat: 'edge',
     shape: { points },
@@ -163,6 +183,7 @@ const attachments = {
     feet: 'doors',
     sharedBy: 'foot',
     holds: 'doorFrame',
+    order: 'doorFrames',
     prepare: 'Open the doors; wipe seals and paint where pads and hooks go; film under each pad.',
     seat: 'edge',
     shape: { doorPositions: points },
@@ -176,6 +197,7 @@ const attachments = {
     feet: 'points',
     sharedBy: 'foot',
     holds: 'hole',
+    order: 'mounts',
     prepare: 'Know what is behind: lining, wires, reinforcement.',
     starts: { reinforced: true },
     seat: 'edge',
@@ -196,6 +218,7 @@ const attachments = {
     feet: 'points',
     sharedBy: 'foot',
     holds: 'point',
+    order: 'frame',
     prepare: 'Clean the frame’s points and threads.',
     seat: 'frame',
     shape: {
@@ -213,6 +236,7 @@ const attachments = {
     feet: 'along',
     sharedBy: 'side',
     holds: 'rail',
+    order: 'bedSides',
     prepare: 'Wipe the bed rails; take off caps where the clamps go.',
     seat: 'top',
     railShapes: true,
@@ -227,6 +251,7 @@ const attachments = {
     feet: 'along',
     sharedBy: 'side',
     holds: 'rail',
+    order: 'bedSides',
     prepare: 'Blow out the bed channels; look for cleats.',
     seat: 'top',
     ownChannel: true,
@@ -241,6 +266,7 @@ const attachments = {
     feet: 'points',
     sharedBy: 'foot',
     holds: 'socket',
+    order: 'sockets',
     prepare: 'Empty the sockets and try the latches.',
     seat: 'top',
     shape: { points, topZMm: spanMm },
@@ -255,6 +281,7 @@ const attachments = {
     feet: 'along',
     sharedBy: 'side',
     holds: 'rail',
+    order: 'canopy',
     prepare: 'Wipe the tracks; try the canopy’s clamps on the bed’s sides by hand.',
     seat: 'top',
     // A canopy of glass fibre. Rough, common practice, no source.
@@ -270,6 +297,7 @@ const attachments = {
     feet: 'seam',
     sharedBy: 'side',
     holds: 'rail',
+    order: 'seam',
     prepare: 'Wipe the seam; look at the sealant.',
     seat: 'edge',
     /** `panelMm`: from the seam down the panel to its lower edge. */

@@ -130,6 +130,10 @@ function attachmentFrom(kind: AttachmentKind, vehicle: Pick<Vehicle, 'roof'>, dr
   }
 }
 
+/** An attachment of a kind whose papers give no figure. */
+export const attachmentOfKind = (kind: AttachmentKind, vehicle: Pick<Vehicle, 'roof'>): Attachment =>
+  attachmentFrom(kind, vehicle, { figures: [], withWhat: undefined })
+
 const SECTION = {
   wallMm: 2,
   material: { name: 'Aluminium', eGPa: 69, yieldMPa: 160 },

@@ -63,7 +63,7 @@ it('says the state of each stage in a few words', () => {
     'nothing open',
     '2 Stops',
     '1 to mind',
-    '0 of 30',
+    '0 of 34',
     '',
     '',
   ])

@@ -307,6 +307,8 @@ export function FieldInput({
       <Ticks field={field} choices={choices} at={at} />
     )
   }
+  // Where nothing around is to choose from, there is nothing to ask.
+  if (field.is === 'choice' && choicesOf(field.choices).length === 0) return null
   if (field.is === 'choice')
     return (
       <ChoiceInput

@@ -1,4 +1,5 @@
 'use client'
+import { ownStepChoices } from '@/core/api/fit'
 import { HOUSE_RULES_FIELD, withUsualRules } from '@/core/api/fields'
 import { houseRulesSchema, type Plan } from '@/core/api/plan'
 import { useMemo } from 'react'
@@ -17,6 +18,7 @@ export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () =>
       field={HOUSE_RULES_FIELD}
       schema={houseRulesSchema}
       now={now}
+      around={{ ownSteps: ownStepChoices() }}
       save={(rules) => refused(planStore.getState().run({ do: 'setRules', rules }))}
       also={{
         words: "Keep these as the shop's rules for new jobs",

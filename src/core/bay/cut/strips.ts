@@ -17,6 +17,10 @@ interface FillerStrip {
   readonly cutMm: number
 }
 
+/** Whether a strip is cut at a step that cuts those under the bars, those of their channels, or all. */
+export const isCutAt = (kind: FillerStrip['kind'], which: 'under' | 'top' | 'all'): boolean =>
+  which === 'all' || (which === 'top') === (kind === 'infill')
+
 interface CutList {
   readonly strips: readonly FillerStrip[]
   /** Bars whose strips cannot be cut yet, and what has to be measured first. */

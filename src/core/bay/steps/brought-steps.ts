@@ -3,6 +3,7 @@ import type { WorkStep } from '../../plan/schema/work'
 import type { RackAt } from '../../survey/frame/arrangement'
 import { about } from './minutes'
 import type { Step } from './step'
+import { isByWord } from './step-changes'
 import { stepOf } from './step-of'
 
 /**
@@ -30,6 +31,7 @@ function broughtStep(rack: RackAt, part: Part, step: WorkStep): Step[] {
     detail: step.detail === undefined ? [] : [step.detail],
     after,
     bySheet: after,
+    ...(step.replaces !== undefined && { replaces: stepId(rack.rack.id, part.id, step.replaces) }),
     minutes: { from: minutes.from * times, to: minutes.to * times },
     waitMinutes: step.waitMinutes ?? 0,
     hands: step.hands ?? 1,
@@ -69,6 +71,15 @@ export function stepChoices(rack: Rack, steps: readonly Pick<Step, 'id' | 'title
       .filter(({ id }) => id.startsWith(stem) && !brought.has(id.replace(/-out$/, '')))
       .map(({ id, title }): [string, string] => [`/${id.slice(stem.length)}`, title]),
   ]
+}
+
+/** The usual steps of a rack that a part's own step may stand in the place of: those that stand on a word. */
+export function replaceable(rack: Rack, steps: readonly Step[]): [string, string][] {
+  const stem = `${rack.id}/`
+  return steps
+    .filter((step) => isByWord(step) && step.bySheet === undefined && step.id.startsWith(stem))
+    .filter(({ id }) => !id.endsWith('-out'))
+    .map(({ id, title }) => [`/${id.slice(stem.length)}`, title])
 }
 
 /** The steps that a rack's parts bring from their own sheets. */

@@ -14,6 +14,9 @@ const DRILLING = {
   task: { kind: 'do', on: ['holes'] },
 } as const
 
+/** How long primer dries and sealant sets where its tin says nothing else, minutes. Common practice, no source. */
+const [DRY_MINUTES, SET_MINUTES] = [30, 60] as const
+
 const placed = ({ xMm, yMm }: Hole): Phrase => [
   mm(Math.abs(xMm)),
   xMm < 0 ? ' before' : ' behind',
@@ -22,8 +25,8 @@ const placed = ({ xMm, yMm }: Hole): Phrase => [
   ` ${yMm < 0 ? 'left' : 'right'} of the centreline. `,
 ]
 
-/** How a hole is made: its own sizes and work, through what, by which template. */
-function sized({ template, layers }: DrillPlan, hole: Hole | undefined): Phrase {
+/** How a hole is made: its own sizes and work, and through what. */
+function sized({ layers }: DrillPlan, hole: Hole | undefined): Phrase {
   const size = (name: string, of: number | undefined): Phrase =>
     of === undefined ? [`${name}: find out. `] : [`${name} `, mm(of), '. ']
   return [
@@ -31,11 +34,11 @@ function sized({ template, layers }: DrillPlan, hole: Hole | undefined): Phrase 
     ...size('Final size', hole?.finalMm),
     ...(layers.length > 0 ? [`Through ${layers.join(', ')}. `] : []),
     ...(hole && hole.operations.length > 0 ? [`${hole.operations.join(', then ')}. `] : []),
-    `${template ?? 'No template is named: mark out and centre-punch'}. Eye and dust protection.`,
+    'Centre-punch first. Eye and dust protection.',
   ]
 }
 
-/** What cannot be undone is confirmed, then drilled hole by hole, then sealed. */
+/** What cannot be undone is confirmed, marked twice, drilled hole by hole, primed; then the mounts are bedded and sealed. */
 export function drillSteps(survey: Survey, rack: RackAt): Step[] {
   return drillPlans(survey)
     .filter(({ rackId }) => rackId === rack.rack.id)
@@ -52,7 +55,7 @@ export function drillSteps(survey: Survey, rack: RackAt): Step[] {
                 id: `${id}/drill`,
                 title: `Drill ${plan.asked} holes`,
                 detail: sized(plan, undefined),
-                after: [`${id}/confirm-drilling`],
+                after: [`${id}/template`],
                 minutes: about(plan.asked * 4),
               }),
             ]
@@ -63,7 +66,7 @@ export function drillSteps(survey: Survey, rack: RackAt): Step[] {
                 id: `${id}/drill/${hole.name}`,
                 title: `Drill: ${hole.name}`,
                 detail: [...placed(hole), ...sized(plan, hole)],
-                after: [`${id}/confirm-drilling`],
+                after: [`${id}/template`],
                 minutes: about(4),
               }),
             )
@@ -78,17 +81,48 @@ export function drillSteps(survey: Survey, rack: RackAt): Step[] {
           minutes: about(5),
           task: { kind: 'confirm', partId: plan.partId },
         }),
+        stepOf({
+          ...common,
+          id: `${id}/template`,
+          title: 'Lay the template, twice',
+          detail: [
+            `${plan.template ?? 'No template is named: mark out from the centreline'}. Mark every hole, take it off, lay it again: it meets the same marks.`,
+          ],
+          after: [`${id}/confirm-drilling`],
+          minutes: about(plan.asked),
+          tools: ['tape', 'masking tape'],
+          task: { kind: 'do', on: ['holes'] },
+        }),
         ...drilled,
         stepOf({
           ...common,
-          id: `${id}/seal`,
-          title: 'Seal and paint the holes',
+          id: `${id}/prime`,
+          title: 'Prime the bare edges',
           detail: [
-            `${plan.paint ?? 'Find out what protects the bare edge'}; then ${plan.seal ?? 'find out what seals it'}.`,
+            `Swarf out, edges clean; ${plan.paint ?? 'find out what protects the bare edge'}. Let it dry.`,
           ],
           after: drilled.map((step) => step.id),
+          minutes: about(plan.asked),
+          waitMinutes: DRY_MINUTES,
+          task: { kind: 'do', on: ['holes'] },
+        }),
+        stepOf({
+          ...common,
+          id: `${id}/bed`,
+          title: 'Bed the mounts and start them',
+          detail: ['Each mount on its holes, every fastener started by hand; nothing is tightened yet.'],
+          after: [`${id}/prime`],
           minutes: about(plan.asked * 2),
-          waitMinutes: 60,
+          task: { kind: 'do', on: ['holes', 'parts'] },
+        }),
+        stepOf({
+          ...common,
+          id: `${id}/seal`,
+          title: 'Seal the mounts',
+          detail: [`${plan.seal ?? 'Find out what seals it'}, round every hole.`],
+          after: [`${id}/bed`],
+          minutes: about(plan.asked * 2),
+          waitMinutes: SET_MINUTES,
           task: { kind: 'do', on: ['holes'] },
         }),
       ]

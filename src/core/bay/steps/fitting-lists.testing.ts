@@ -43,7 +43,7 @@ export const LISTS_BY_HAND: readonly {
     on: ['bareRoof'],
     rack: 'bars',
     list: [
-      ['bench', ['Pads on the Feet, by corner', 'Feet on the bars, loose', 'Hang the clamps loose']],
+      ['bench', ['Pads on the feet, by corner', 'Feet on the bars, loose', 'Hang the clamps loose']],
       ['vehicle', ['Wipe and protect the vehicle']],
       [
         'start',
@@ -121,10 +121,30 @@ export const LISTS_BY_HAND: readonly {
   },
   {
     // With trusses: the clamps square it, and nobody tapes it.
-    on: ['bedRail', 'bedChannel'],
+    on: ['bedRail'],
     rack: 'bed',
     list: [
       ['vehicle', ['Wipe and protect the vehicle']],
+      [
+        'start',
+        ['Sides or bases onto the bed', 'Start the bars in both sides', 'Start every fastener by hand'],
+      ],
+      ['place', ['Place the bars']],
+      ['torque', ['Tighten: clamp of Bed clamps']],
+    ],
+  },
+  {
+    on: ['bedChannel'],
+    rack: 'bed',
+    list: [
+      [
+        'vehicle',
+        [
+          'Wipe and protect the vehicle',
+          'Load the channel: What holds it, left',
+          'Load the channel: What holds it, right',
+        ],
+      ],
       [
         'start',
         ['Sides or bases onto the bed', 'Start the bars in both sides', 'Start every fastener by hand'],

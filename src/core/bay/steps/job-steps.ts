@@ -12,7 +12,9 @@ import { comingOff, fittedThings } from './joint-groups'
 import { COUNT, LEVEL } from './levels'
 import { inOrder, type Order } from './order'
 import { rackSteps } from './rack-steps'
+import { reopenedChannels } from './reopened-channels'
 import type { Step } from './step'
+import { changedByHouse, replacedSteps, withJobMinutes, withoutSteps } from './step-changes'
 import { stepOf } from './step-of'
 import { weighSteps } from './weigh-steps'
 
@@ -69,6 +71,17 @@ function offSteps({ plan, racks, things }: Survey): Step[] {
   )
 }
 
+/** Where several racks are worked on, the steps of each with its name. */
+function named(steps: readonly Step[], { racks }: Survey): readonly Step[] {
+  const worked = racks.filter(({ rack }) => steps.some(({ group }) => group === rack.id))
+  if (worked.length < 2) return steps
+  const names = new Map(worked.map(({ rack }) => [rack.id, rack.name]))
+  return steps.map((step) => {
+    const name = names.get(step.group)
+    return name === undefined ? step : { ...step, title: `${name}: ${step.title}`, said: step.title }
+  })
+}
+
 /** The steps without what their sheets have them come after and is not there: that is asked at the step, and keeps no other one. */
 function withoutLost(steps: readonly Step[]): readonly Step[] {
   const ids = new Set(steps.map(({ id }) => id))
@@ -99,8 +112,12 @@ export function jobSteps(
   }
   const things = fittedThings(survey)
   const gear = things.flatMap((thing) => gearSteps(survey, thing, rules, fixedBy))
-  const decides = gear.filter(({ purpose }) => purpose === 'decidesSpread').map(({ id }) => id)
-  const channels = [...barChannels(survey), ...bedChannels(survey)].map((channel) => {
+  const decides = gear.filter(({ purpose }) => purpose === 'decidesSpread')
+  const barred = barChannels(survey)
+  const reopened = reopenedChannels(survey, barred)
+  const opened = (rackId: string) =>
+    reopened.flatMap((each) => (each.rackId === rackId ? [each.opens.id] : []))
+  const channels = [...barred, ...bedChannels(survey)].map((channel) => {
     const inBed = survey.racks.some(
       ({ rack, attachments }) => rack.id === channel.rackId && attachments.some(hasOwnChannel),
     )
@@ -111,14 +128,15 @@ export function jobSteps(
       stage: inBed ? 'vehicle' : 'start',
       title: `Load the channel: ${channel.channel.name}`,
       detail: [`${channel.channel.wanted.length} nuts, in this order, before the end is closed.`],
-      after: [COUNT, ...(inBed ? [] : fixedBy(channel.rackId))],
+      after: [COUNT, ...(inBed ? [] : [...fixedBy(channel.rackId), ...opened(channel.rackId)])],
       minutes: { from: 3, to: 6 },
       task: { kind: 'channel', channel },
     })
   })
   const weigh = weighSteps(survey, weighed, [COUNT], asked)
   // What closes a channel comes after all that stands in it; what the gear decides comes before the bars are placed.
-  const rackList = racks.flatMap(({ id, steps }) => {
+  const again = reopened.map(({ rackId, closes }) => ({ id: rackId, steps: closes }))
+  const rackList = [...racks, ...again].flatMap(({ id, steps }) => {
     const onIt = gear.filter((step) => step.rackId === id).map((step) => step.id)
     const loads = channels.filter(({ rackId }) => rackId === id).map((step) => step.id)
     return steps.map((step) => {
@@ -129,7 +147,9 @@ export function jobSteps(
         step.stage === 'start'
           ? loads.filter((load) => channels.find((each) => each.id === load)?.stage === 'vehicle')
           : []
-      const first = step.stage === 'place' ? decides : []
+      // A thing decides the spread of the bars it stands on, and of no other rack.
+      const first =
+        step.stage === 'place' ? decides.filter(({ rackId }) => rackId === id).map((each) => each.id) : []
       return later.length + bed.length + first.length === 0
         ? step
         : { ...step, after: [...new Set([...step.after, ...later, ...bed, ...first])] }
@@ -145,7 +165,15 @@ export function jobSteps(
     minutes: { from: 10, to: 20 },
     task: { kind: 'count' },
   })
-  const work = [count, ...weigh, ...off, ...rackList, ...channels, ...gear]
+  const work = [
+    count,
+    ...weigh,
+    ...off,
+    ...reopened.map(({ opens }) => opens),
+    ...rackList,
+    ...channels,
+    ...gear,
+  ]
   const all = work.map(({ id }) => id)
   const proofs = proofList(survey, rules)
   const proof = proofs.map((item, i) =>
@@ -175,5 +203,12 @@ export function jobSteps(
     task: { kind: 'tell', what: [...cautionsFor(survey)] },
   })
   const byPhase = [...work].sort((a, b) => PHASES.indexOf(a.stage) - PHASES.indexOf(b.stage))
-  return inOrder(withoutLost([...byPhase, ...proof, tell]))
+  const own = [...byPhase, ...proof, tell]
+  const kinds = new Map(survey.racks.map(({ rack, attachment }) => [rack.id, attachment?.kind]))
+  const house = changedByHouse(
+    withoutSteps(own, replacedSteps(own)),
+    rules.fitting?.steps ?? [],
+    ({ rackId }) => (rackId === undefined ? undefined : kinds.get(rackId)),
+  )
+  return inOrder(withoutLost(withJobMinutes(named(house, survey), survey.plan.job.minutes ?? [])))
 }

@@ -6,6 +6,8 @@ import { towerSpacing } from '../../survey/bars/tower-spacing'
 import type { Survey } from '../../survey/survey'
 import type { PairBar } from '../squareness/taped'
 import type { PairAsk } from './step'
+import { bayRulesOf } from '../../plan/schema/house'
+import { waysOf } from './schools'
 import { vehiclePlace } from './vehicle-place'
 
 const SPREADS: readonly Taped[] = ['spreadLeft', 'spreadRight']
@@ -32,7 +34,8 @@ const across = ({ bar }: BarAt) => (bar.feetYMm.at(-1) ?? 0) - (bar.feetYMm[0] ?
 
 /**
  * Which bars are taped against which: front against rear by spreads and diagonals, so that its corners are LHF to RHR;
- * bars between against the front one by their spreads. Bars that notches, points or sockets place are taped against nothing. Overhangs where bars are loose on feet, legs where they adjust.
+ * bars between against the front one by their spreads. Bars that notches, points or sockets place, and those that stand square by
+ * themselves, are taped against nothing unless somebody asks for it. Overhangs where bars are loose on feet, legs where they adjust.
  */
 export function pairsOf(survey: Survey, at: RackAt): PairAsk[] {
   const { rack, bars } = at
@@ -40,8 +43,11 @@ export function pairsOf(survey: Survey, at: RackAt): PairAsk[] {
   const [front, ...others] = bars
   const legs = rack.parts.some(({ role }) => role === 'legs')
   if (!front) return []
-  const along = isPlacedByVehicle(at) ? [] : SPREADS
-  const crossed = isPlacedByVehicle(at) ? [] : [...DIAGONALS, ...ACROSS]
+  const isAsked = rack.fitting?.squaring === 'taped'
+  const isTaped = waysOf(at, bayRulesOf(survey.plan.rules)).squaring === 'taped'
+  const isAlong = isAsked || (isTaped && !isPlacedByVehicle(at))
+  const along = isAlong ? SPREADS : []
+  const crossed = isAlong ? [...DIAGONALS, ...ACROSS] : []
   const end = (own: BarAt): PairBar => ({
     id: own.bar.id,
     name: own.bar.name,
@@ -68,7 +74,7 @@ export function pairsOf(survey: Survey, at: RackAt): PairAsk[] {
         : [
             ...along,
             ...crossed,
-            ...(rack.kind === 'bars' ? OVERHANGS : []),
+            ...(isTaped && (rack.kind === 'bars' || rack.kind === 'bed') ? OVERHANGS : []),
             ...(legs ? LEGS : []),
             ...(legs || markOf(at, front) !== undefined ? MARKS : []),
           ],

@@ -1,5 +1,6 @@
 import type { Taped } from '../../log/taped'
-import type { Minutes, Phase } from '../../plan/schema/work'
+import type { Minutes } from '../../plan/schema/minutes'
+import type { Phase } from '../../plan/schema/work'
 import type { Phrase } from '../../units/phrase'
 import type { BarChannel } from '../channel/channel'
 import type { ProofItem } from '../proof'
@@ -88,7 +89,8 @@ export type Task =
   | { readonly kind: 'measure'; readonly pairs: readonly PairAsk[] }
   | { readonly kind: 'torque'; readonly group: JointGroup }
   | { readonly kind: 'channel'; readonly channel: BarChannel }
-  | { readonly kind: 'cut'; readonly rackId: string }
+  /** Strips: those under the bars, those of their channels, or all. */
+  | { readonly kind: 'cut'; readonly rackId: string; readonly which: 'under' | 'top' | 'all' }
   | { readonly kind: 'confirm'; readonly partId: string }
   | { readonly kind: 'prove'; readonly item: ProofItem }
   | { readonly kind: 'tell'; readonly what: readonly string[] }
@@ -104,6 +106,10 @@ export interface Step {
   readonly after: readonly string[]
   /** Of what it comes after, what its own sheet names. */
   readonly bySheet?: readonly string[]
+  /** The step that its sheet puts it in the place of. */
+  readonly replaces?: string
+  /** Its title without the rack's name, where several racks are fitted. */
+  readonly said?: string
   /** What its sheet names and no step of the job is. */
   readonly lost?: readonly string[]
   readonly minutes: Minutes

@@ -1,3 +1,4 @@
+import { houseFittingSchema } from './fitting'
 import { CURRENCY_MOST } from '../../units/money'
 import * as z from '../../units/schema'
 
@@ -22,6 +23,7 @@ const bayRulesSchema = z.strictObject({
   ),
   /** How far a reading may lie from a single figure, percent; above it the joint is over. */
   singleFigurePercent: z.optional(z.number().check(z.gte(1), z.lte(25))),
+  fitting: z.optional(houseFittingSchema),
 })
 export type BayRules = z.infer<typeof bayRulesSchema>
 

@@ -3,6 +3,7 @@ import { whenSchema } from '../../kinds/when'
 import * as z from '../../units/schema'
 import { sideSchema, turnSchema } from './gear'
 import { gearMassSchema } from './gear-mass'
+import { stepMinutesSchema } from './fitting'
 import { massSchema, ratedSchema } from './rating'
 import {
   idSchema,
@@ -162,5 +163,7 @@ export const jobSchema = z.strictObject({
       ),
     }),
   ),
+  /** How long its steps take, where that is not as usual. */
+  minutes: z.optional(z.array(stepMinutesSchema).check(z.maxLength(200))),
 })
 export type Job = z.infer<typeof jobSchema>

@@ -1,5 +1,6 @@
 import * as z from '../../units/schema'
 import { fastenerSchema } from './fastening'
+import { fittingSchoolsSchema } from './fitting'
 import { preorderMeasurementSchema } from './preorder-measurement'
 import { channelSchema, mountSchema, openRangeSchema } from '../../kinds/mount'
 import { provenanceSchema } from './provenance'
@@ -282,6 +283,7 @@ const common = {
   gates: z.optional(z.array(preorderMeasurementSchema).check(z.maxLength(20))),
   note: z.optional(z.string().check(z.maxLength(2000))),
   status: z.optional(statusSchema),
+  fitting: z.optional(fittingSchoolsSchema),
   known: z.optional(provenanceSchema),
   typed: z.optional(typedSchema),
 }

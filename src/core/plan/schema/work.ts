@@ -1,18 +1,11 @@
 import * as z from '../../units/schema'
 import { idSchema, money, nameSchema } from '../../units/scalars'
+import { minutesSchema } from './minutes'
 
 /** The stages of fitting, in order; the first two go on side by side. */
 export const PHASES = ['bench', 'vehicle', 'start', 'place', 'torque', 'trim', 'prove'] as const
 const phaseSchema = z.enum(PHASES)
 export type Phase = z.infer<typeof phaseSchema>
-
-const minutesSchema = z
-  .strictObject({
-    from: z.number().check(z.gte(0), z.lte(2000)),
-    to: z.number().check(z.gte(0), z.lte(2000)),
-  })
-  .check(z.refine(({ from, to }) => from <= to, 'The range ends before it begins.'))
-export type Minutes = z.infer<typeof minutesSchema>
 
 /**
  * A step that a part's sheet asks for. `after` names steps of this part, or of another as `part-id/step-id`.
@@ -30,6 +23,8 @@ const workStepSchema = z.strictObject({
   hands: z.optional(z.union([z.literal(1), z.literal(2)])),
   tools: z.optional(z.array(nameSchema).check(z.maxLength(12))),
   decidesSpread: z.optional(z.boolean()),
+  /** The app's own step that is done in this way here, as `/its-key`. */
+  replaces: z.optional(z.string().check(z.minLength(1), z.maxLength(170))),
   /** Something put in for a while, and taken out again when the rack is trimmed. */
   temporary: z.optional(z.strictObject({ what: nameSchema })),
 })

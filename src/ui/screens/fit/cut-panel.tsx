@@ -1,7 +1,7 @@
 'use client'
 import { Note } from '@/ui/kit/field-note'
 import { bayRulesOf, type Plan } from '@/core/api/plan'
-import { cutList, cutSumMm, stripsByBar, type Step } from '@/core/api/fit'
+import { cutList, cutSumMm, isCutAt, stripsByBar, type Step } from '@/core/api/fit'
 import type { Survey } from '@/core/api/assess'
 import { Quantity } from '@/ui/figures/quantity'
 
@@ -17,11 +17,11 @@ function Pieces({ mm, with: between }: { mm: readonly number[]; with: string }) 
 /** The strips of a rack, what each is cut to and from what; and what has to be measured before any is. */
 export function CutPanel({ plan, survey, step }: { plan: Plan; survey: Survey; step: Step }) {
   if (step.task.kind !== 'cut') return null
-  const { rackId } = step.task
+  const { rackId, which } = step.task
   const rules = bayRulesOf(plan.rules)
   const list = cutList(survey, rules)
   const bars = new Set(survey.bars.filter(({ rack }) => rack.id === rackId).map(({ bar }) => bar.id))
-  const own = list.strips.filter(({ barId }) => bars.has(barId))
+  const own = list.strips.filter(({ barId, kind }) => bars.has(barId) && isCutAt(kind, which))
   return (
     <>
       {stripsByBar(own).map(({ barId, barName, strips, sumMm }) => (

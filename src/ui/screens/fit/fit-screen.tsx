@@ -109,7 +109,7 @@ export function FitScreen({ plan }: { plan: Plan }) {
               <PartsTable plan={plan} survey={survey} progress={progress} />
             </div>
           ) : (
-            <WorkPlan survey={survey} steps={order.steps} />
+            <WorkPlan plan={plan} survey={survey} steps={order.steps} />
           )}
         </main>
       )}

@@ -37,7 +37,8 @@ import { StepList } from './step-list'
 import { StepPanel } from './step-panel'
 import { TorqueFigure } from './torque-panel'
 import { useFitKeys } from './use-fit-keys'
-import { hours } from './hours'
+import { hours, minutesText } from './hours'
+import { MinutesDialog } from './minutes-dialog'
 
 /** What is said beside a step: what it waits for, how it stood, what differs. */
 function Aside({ children }: { children: ReactNode }) {
@@ -67,7 +68,7 @@ export function OneStep({
   const [looking, setLooking] = useState<number>()
   // On a phone the list of steps opens when it is asked for.
   const [listed, setListed] = useState(false)
-  const [asking, setAsking] = useState<'differs' | 'answer'>()
+  const [asking, setAsking] = useState<'differs' | 'answer' | 'minutes'>()
   const at = Math.min(looking ?? now, steps.length - 1)
   const step = steps[at]
   const findings = step ? stepFindings(step, survey, progress) : []
@@ -158,6 +159,12 @@ export function OneStep({
           {step.waitMinutes > 0
             ? ` Then leave it for ${hours(step.waitMinutes)} and carry on with other steps.`
             : ''}
+        </p>
+        <p className="text-ink2">
+          About {minutesText(step.minutes)}.{' '}
+          <Button variant="quiet" onClick={() => setAsking('minutes')}>
+            Other minutes
+          </Button>
         </p>
         {again.has(step.id) && (
           <Aside>
@@ -255,6 +262,9 @@ export function OneStep({
             setLooking(undefined)
           }}
         />
+      )}
+      {asking === 'minutes' && (
+        <MinutesDialog key={step.id} plan={plan} step={step} onClose={() => setAsking(undefined)} />
       )}
       {asking === 'differs' && (
         <DiffersDialog

@@ -3,16 +3,26 @@ import { Fact } from '@/ui/kit/fact'
 import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { drillFindings, drillPlans, estimate, marksOf, type Step } from '@/core/api/fit'
 import type { Survey } from '@/core/api/assess'
+import type { Plan } from '@/core/api/plan'
 import { DataTableDisclosure, Panel } from '@/ui/kit/panel'
 import { Quantity } from '@/ui/figures/quantity'
 import { FindingList } from './finding-list'
+import { FittingWays } from './fitting-ways'
 import { hours } from './hours'
 import { WorkBars } from './work-bars'
 
 const HARD = { plain: 'plain work', careful: 'wants care', hard: 'hard' } as const
 
 /** The job before it begins: how long, how hard, how many hands, which tools, what goes where, and what is drilled. */
-export function WorkPlan({ survey, steps }: { survey: Survey; steps: readonly Step[] }) {
+export function WorkPlan({
+  plan: job,
+  survey,
+  steps,
+}: {
+  plan: Plan
+  survey: Survey
+  steps: readonly Step[]
+}) {
   const { one, two, schedule, tools, difficulty, because } = estimate(steps)
   const marks = marksOf(survey)
   const drills = drillPlans(survey)
@@ -55,6 +65,7 @@ export function WorkPlan({ survey, steps }: { survey: Survey; steps: readonly St
           {tools.join(', ')}
         </p>
       </Panel>
+      <FittingWays plan={job} survey={survey} />
       <Panel title="What goes where">
         <ul>
           {marks.marks.map(({ what, say }) => (

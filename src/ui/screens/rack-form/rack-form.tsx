@@ -14,7 +14,7 @@ import {
 } from '@/core/api/plan'
 import { partTakes, partWith } from '@/core/api/files'
 import { RACK_FIELD } from '@/core/api/fields'
-import { jobSteps, stepChoices } from '@/core/api/fit'
+import { jobSteps, replaceable, stepChoices } from '@/core/api/fit'
 import { rackKindsFor, startingRack, assess, withFitSheet } from '@/core/api/assess'
 import { useRouter } from 'next/navigation'
 import { useDeferredValue, useMemo, useState } from 'react'
@@ -161,6 +161,7 @@ export function RackForm({
         attachments: vehicle.attachments.map((each) => [each.id, each.name] as const),
         gates: (now?.gates ?? []).map((gate) => [gate.id, gate.question] as const),
         steps: now ? stepChoices(now, ownSteps.ok ? ownSteps.steps : []) : [],
+        ownSteps: now ? replaceable(now, ownSteps.ok ? ownSteps.steps : []) : [],
       }}
       standsOn={attachment?.kind}
       stock={{ parts: stock.parts, bars: stock.bars }}
