@@ -8,6 +8,7 @@ export {
   KNOWN,
   OTHERS,
   toDraft,
+  withChanged,
 } from '../fields/draft'
 export { figuresIn, marksWithout } from '../fields/draft-marks'
 export { likeTheFirst, newEntry, ofKind } from '../fields/new-entry'

@@ -19,6 +19,14 @@ describe('a hatch', () => {
       hatch.panel.map(({ xMm, zMm }) => ({ xMm: xMm - 40, zMm: zMm + 15 })),
     )
   })
+  it('does so too where its first corner is read at the moved hinge already', () => {
+    for (const rest of [hatch.panel.slice(1), hatch.panel]) {
+      const read = withHatch({ hinge, panel: [hinge, ...rest] })
+      expect(panelOf(panelsOnHinges(read, withHatch()))).toEqual(
+        hatch.panel.map(({ xMm, zMm }) => ({ xMm: xMm - 40, zMm: zMm + 15 })),
+      )
+    }
+  })
   it('keeps corners that were changed with it, and is the very same where nothing moved', () => {
     const panel = hatch.panel.map(({ xMm, zMm }) => ({ xMm: xMm + 1, zMm }))
     const both = withHatch({ hinge, panel })

@@ -5,9 +5,11 @@ type Panel = Extract<Obstacle, { panel: unknown }>
 /** A panel whose outline goes with its hinge. mm */
 function moved(now: Panel, was: Panel): Panel {
   const [dx, dz] = [now.hinge.xMm - was.hinge.xMm, now.hinge.zMm - was.hinge.zMm]
-  const isOutlineKept = JSON.stringify(now.panel) === JSON.stringify(was.panel)
+  // It is read from its hinge on, with the corner before or after its old one: by the others is seen whether somebody changed them.
+  const others = JSON.stringify(now.panel.slice(1))
+  const isOutlineKept = [was.panel.slice(1), was.panel].some((panel) => JSON.stringify(panel) === others)
   if ((dx === 0 && dz === 0) || !isOutlineKept) return now
-  return { ...now, panel: now.panel.map(({ xMm, zMm }) => ({ xMm: xMm + dx, zMm: zMm + dz })) }
+  return { ...now, panel: was.panel.map(({ xMm, zMm }) => ({ xMm: xMm + dx, zMm: zMm + dz })) }
 }
 
 /**

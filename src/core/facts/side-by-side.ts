@@ -1,3 +1,4 @@
+import { TOUCH_MM } from '../geometry/boxes'
 import { contactYs } from '../survey/mounting/contacts'
 import { rootOf, type BarAt, type ThingAt } from '../survey/frame/arrangement'
 import type { Survey } from '../survey/survey'
@@ -33,6 +34,10 @@ const extentOf = (thing: ThingAt, whole: readonly ThingAt[]): OnBar => {
     most: Math.max(...ys),
   }
 }
+
+/** Whether a thing lies with its whole width under another that stands over the bar. */
+const liesUnder = (low: OnBar, high: OnBar): boolean =>
+  low.thing.outer.z1 <= high.thing.outer.z0 + TOUCH_MM && low.y0 >= high.y0 && low.y1 <= high.y1
 
 const middleOf = ({ y0, y1 }: OnBar) => (y0 + y1) / 2
 
@@ -84,6 +89,7 @@ export function sideBySide(survey: Survey): readonly SideBySide[] {
     const on = survey.things
       .filter(({ placement: { host } }) => host.on === 'bars' && host.barIds.includes(at.bar.id))
       .map((thing) => extentOf(thing, wholes.get(thing) ?? []))
+      .filter((each, _, all) => !all.some((other) => other !== each && liesUnder(each, other)))
       .sort((a, b) => a.y0 + a.y1 - b.y0 - b.y1)
     if (on.length < 2) return []
     const bodies = on.reduce((sum, { y0, y1 }) => sum + y1 - y0, 0)

@@ -248,6 +248,27 @@ export function carriedOver(now: Draft, began: Draft | undefined, next: Draft): 
   )
 }
 
+/** A form's texts with what was changed between two readings of it: all else stays as it was typed. */
+export function withChanged(now: Draft, read: Draft | undefined, next: Draft): Draft {
+  if (typeof next === 'string') return read === next ? now : next
+  if (Array.isArray(next)) {
+    const [here, there, then] = [draftsOf(now), draftsOf(read), draftsOf(next)]
+    return here.length === there.length && here.length === then.length
+      ? then.map((each, i) => withChanged(here[i] ?? each, there[i], each))
+      : alike(read ?? '', next)
+        ? now
+        : next
+  }
+  const [here, there] = [draftOf(now), draftOf(read)]
+  return Object.fromEntries([
+    ...Object.entries(here).filter(([key]) => !Object.hasOwn(next, key)),
+    ...Object.entries(next).map(([key, each]: [string, Draft]) => {
+      const typed = here[key]
+      return [key, typed === undefined ? each : withChanged(typed, there[key], each)] as const
+    }),
+  ])
+}
+
 /** Whether nothing is typed into a part of a form. */
 export function isEmpty(field: Field, draft: Draft | undefined): boolean {
   switch (field.is) {

@@ -18,6 +18,8 @@ interface Quantity extends Words {
   readonly times?: number
   /** What the plan keeps where it is left empty. */
   readonly empty?: number
+  /** The field beside it that says how it is known: what is typed here is known as the sheet says on top. */
+  readonly saysHow?: string
 }
 /** A figure without one; `times` 100 shows a share as percent. */
 interface Plain extends Words {
@@ -117,10 +119,11 @@ export interface Group {
   readonly likely?: readonly Likely[]
   /** What is wrong between its fields, by the path of the one to look at. */
   readonly check?: (now: Readonly<Record<string, unknown>>) => Readonly<Record<string, string>>
-  /** What follows in one field from another that was typed. */
+  /** What follows in one field from another that was typed; of a new entry, whether a field still stands as it began. */
   readonly settle?: (
     now: Readonly<Record<string, unknown>>,
     was: Readonly<Record<string, unknown>>,
+    isBegun: (key: string) => boolean,
   ) => unknown
 }
 /** Of several kinds, each with fields of its own. */

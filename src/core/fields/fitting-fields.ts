@@ -12,7 +12,7 @@ const SCHOOL_FIELDS = {
 } satisfies FieldsOf<FittingSchools>
 
 /** Which of two ways a rack is fitted in. */
-export const SCHOOLS_FIELD = group('How it is fitted', SCHOOL_FIELDS)
+export const SCHOOLS_FIELD = group('', SCHOOL_FIELDS)
 
 export const MINUTES_FIELDS = {
   from: number('Minutes from'),

@@ -25,7 +25,11 @@ const knownBy = (label: string) => ({
 })
 
 /** A mass left empty is one that nobody knows yet. */
-const weight = (label: string) => ({ ...mass(label, 'Empty: not known yet'), empty: 0 })
+const weight = (label: string) => ({
+  ...mass(label, 'Empty: not known yet'),
+  empty: 0,
+  saysHow: 'basis',
+})
 
 const massFields = (label: string) =>
   ({

@@ -79,11 +79,12 @@ const OBSTACLE_FIELDS = {
 } satisfies FieldsOf<{ [K in AllOf<Obstacle>]: unknown }>
 
 /** A panel begins at its hinge, and goes with it. */
-function fromHinge(now: UnknownRecord, was: UnknownRecord): UnknownRecord {
+function fromHinge(now: UnknownRecord, was: UnknownRecord, isBegun: (key: string) => boolean): UnknownRecord {
   if (same(now['hinge'], was['hinge']) && same(now['panel'], was['panel'])) return now
   const corners = listOf(now['panel'])
   const [first, ...rest] = corners
-  const begins = same(first, now['hinge']) || (was['hinge'] !== undefined && same(first, was['hinge']))
+  const begins =
+    same(first, now['hinge']) || (was['hinge'] !== undefined && same(first, was['hinge'])) || isBegun('panel')
   return { ...now, panel: [now['hinge'], ...(begins && rest.length > 0 ? rest : corners)] }
 }
 

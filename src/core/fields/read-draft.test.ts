@@ -16,7 +16,7 @@ import { startingAttachment, startingObstacle } from '../survey/frame/body/start
 import { startingVehicle } from '../survey/frame/body/starting-vehicle'
 import { startingRack } from '../survey/frame/starting-rack'
 import type { UnitSystem } from '../units/dimension'
-import { carriedOver, toDraft, WAS, type Draft } from './draft'
+import { carriedOver, toDraft, WAS, withChanged, type Draft } from './draft'
 import { likeTheFirst, newEntry } from './new-entry'
 import { GEAR_FIELD } from './gear-fields'
 import { FASTENERS } from './joint-fields'
@@ -277,8 +277,40 @@ describe('figures', () => {
   })
 })
 
+describe('a form that something is taken into', () => {
+  it('shows what that has otherwise, though it was typed, and keeps all else as it was typed', () => {
+    const now = { name: 'Own', panel: '1 / 2; 3 / 4', half: '12 i', rows: [{ a: '1' }, { a: '2' }] }
+    const read = { name: 'Own', panel: '9 / 2; 3 / 4', half: '', rows: [{ a: '1' }, { a: '2' }] }
+    const next = { name: 'Own', panel: '9 / 2; 11 / 4', half: '', rows: [{ a: '1' }, { a: '7' }] }
+    expect(withChanged(now, read, next)).toEqual({
+      name: 'Own',
+      panel: '9 / 2; 11 / 4',
+      half: '12 i',
+      rows: [{ a: '1' }, { a: '7' }],
+    })
+    expect(withChanged(now, read, { ...next, rows: [] })).toMatchObject({ rows: [] })
+  })
+})
+
 describe('what the load may meet', () => {
   const withHatch = { ...estate, obstacles: [startingObstacle('hatch', 'estate', 'hatch')] }
+
+  it('a panel that was just added goes with its hinge too: no corner is left at the old one', () => {
+    const { obstacles } = VEHICLE_FIELD.fields
+    if (obstacles?.is !== 'list') throw new Error('Obstacles are a list.')
+    const began = startingObstacle('tailgate', 'pickup', 'gate')
+    if (began.kind !== 'tailgate') throw new Error('It is a tailgate.')
+    const entry = newEntry({ ...obstacles, start: () => began }, 'metric', 'gate', 'tailgate', [])
+    const { value } = vehicle(
+      { ...estate, obstacles: [] },
+      { 'obstacles.0': entry, 'obstacles.0.hinge.xMm': '3350', 'obstacles.0.hinge.zMm': '820' },
+    )
+    const [gate] = value.obstacles
+    expect(gate?.kind === 'tailgate' && gate.panel).toEqual([
+      { xMm: 3350, zMm: 820 },
+      ...began.panel.slice(1),
+    ])
+  })
 
   it('a panel begins at its hinge and goes with it (E10)', () => {
     const panel = (over: Over) => {

@@ -6,6 +6,7 @@ import type { UnitSystem } from '../units/dimension'
 import { parseQuantity } from '../units/parse'
 import { STATES, type State } from '../units/scalars'
 import {
+  BEGUN,
   KNOWN,
   WAS,
   draftOf,
@@ -222,7 +223,10 @@ function readGroup(
   if (value === was) return value
   for (const [key, problem] of Object.entries(check?.(rawOf(value)) ?? {}))
     fault(reading, path === '' ? key : `${path}.${key}`, problem)
-  return settle ? settle(rawOf(value), raw) : value
+  if (!settle) return value
+  const began = draftOf(draftOf(draft)[BEGUN])
+  const isBegun = (key: string) => began[key] !== undefined && same(draftOf(draft)[key], began[key])
+  return settle(rawOf(value), raw, isBegun)
 }
 
 function readVariant(field: Variants, { schema, draft, was, path, reading, owner }: ParseContext): unknown {

@@ -156,6 +156,19 @@ describe('whether gear goes on a rack', () => {
     ).toContain('needs a carrier')
   })
 
+  it('is not turned to spare a question: brackets that lie one way stay so, and are asked where they touch', () => {
+    const plan = planOf(vehicleWith(roofOf(ANY)), [barsRack({})])
+    const sized = { lengthMm: 700, widthMm: 1100, turns: [0, 90] } as const
+    const brackets = { kind: 'bracket', spacingMm: { fromMm: 500, toMm: 1200 }, direction: 'along' } as const
+    const tent = thing('Tent', 60, { ...sized, turns: [0, 90], fit: { mount: brackets } })
+    expect(compatible(survey(plan), tent, 'rack', [], 'trial')).toMatchObject({
+      kind: 'fits',
+      placement: { turn: 0 },
+    })
+    const strapped = thing('Mat', 5, { ...sized, turns: [0, 90] })
+    expect(compatible(survey(plan), strapped, 'rack', [], 'trial')).toMatchObject({ placement: { turn: 90 } })
+  })
+
   it('goes to the nearest place that suits when a hand holds it somewhere', () => {
     const plan = planOf(vehicleWith(roofOf(ANY)), [barsRack({})])
     const crate = thing('Crate', 5, { widthMm: 300 })

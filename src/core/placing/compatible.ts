@@ -53,6 +53,7 @@ function bestOf(
   let doubtful: Good | undefined
   let against: Blocked | undefined
   let count = 0
+  const lieOneWay = 'direction' in gear.fit.mount
   const needsAt = (placement: Placement): readonly Need[] => {
     const { host, turn } = placement
     const turns = onHost.get(host) ?? new Map<Turn, readonly Need[]>()
@@ -78,10 +79,12 @@ function bestOf(
       continue
     }
     if (reachesPast(held.survey, there)) {
-      if (near && Math.abs(good.yMm - near.yMm) < 0.1) doubtful ??= { placement: good, needs }
+      if (near ? Math.abs(good.yMm - near.yMm) < 0.1 : lieOneWay) doubtful ??= { placement: good, needs }
       against ??= { rule: usableWidth.id, words: () => ['would reach past its supports'] }
       continue
     }
+    // Brackets that are made to lie one way are not turned to spare a question: where they touch is on its sheet.
+    if (lieOneWay && doubtful && good.turn !== doubtful.placement.turn) continue
     if (needs.length === 0) return { found: { placement: good, needs }, against }
     withChange ??= { placement: good, needs }
   }

@@ -1,3 +1,4 @@
+import { whose } from '../units/words'
 import type { Moved } from '../facts/trials'
 import type { LengthFact, MassFact, TriedFact } from '../facts/tried-fact'
 import { howTraits } from '../kinds/provenance'
@@ -16,10 +17,10 @@ const isSkin = ({ entry }: TriedFact) => entry.field === 'roof.skinZMm' && entry
 function lengthName(fact: LengthFact): string {
   if (isSkin(fact)) return 'the height of the roof’s skin'
   const { entry, name } = fact
-  if (entry.field === 'centreZMm') return `how high ${name}’s own mass is`
+  if (entry.field === 'centreZMm') return `how high ${whose(name)} own mass is`
   const key = entry.field.split('.').filter((each) => !/^\d+$/.test(each))
   const words = OWNED[key.join('.')] ?? [...new Set(key.map(keyWords))].reverse().join(' of its ')
-  return entry.of === 'vehicle' ? `the vehicle’s ${words}` : `${name}’s ${words}`
+  return entry.of === 'vehicle' ? `the vehicle’s ${words}` : `${whose(name)} ${words}`
 }
 
 /** What a length is called after the name of what has it. */
@@ -35,6 +36,12 @@ const OWNED: Readonly<Record<string, string>> = {
   'roof.toXMm': 'roof’s rear end',
   'roof.crownMm': 'roof’s crown',
   gaugeMm: 'distance from side to side',
+  'points.xMm': 'points along the vehicle',
+  'doorPositions.xMm': 'door positions along the vehicle',
+  'points.yMm': 'distance from point to point',
+  'doorPositions.yMm': 'distance from door to door',
+  xMm: 'place along the vehicle',
+  topZMm: 'top over the ground',
 }
 
 const massName = ({ entry, name }: MassFact): string =>

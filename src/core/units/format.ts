@@ -89,8 +89,13 @@ const PLACES: Readonly<Record<Exclude<Dimension, 'torque'>, number>> = {
 const torquePlaces = (inUnit: number) =>
   Math.max(0, 2 - Math.floor(Math.log10(Math.max(Math.abs(inUnit), 0.1))))
 
-const placesFor = (dimension: Dimension, inUnit: number): number =>
-  dimension === 'torque' ? torquePlaces(inUnit) : PLACES[dimension]
+/** What is left of a weight is rounded to one side: by ten grams, so that nobody is told a hundred grams less than there is. */
+const LEFT_PLACES: Readonly<Record<string, number>> = { kg: 2 }
+
+function placesFor(dimension: Dimension, inUnit: number, left?: string): number {
+  if (dimension === 'torque') return torquePlaces(inUnit)
+  return (left === undefined ? undefined : LEFT_PLACES[left]) ?? PLACES[dimension]
+}
 
 function inSystem(
   dimension: Dimension,
@@ -102,7 +107,8 @@ function inSystem(
   if (dimension === 'length' && system === 'us') return inchText(value, denominator, round)
   const unit = homeUnit(dimension, system)
   const inUnit = value / unit.factor
-  const number = formatNumber(inUnit, placesFor(dimension, inUnit), round)
+  const places = placesFor(dimension, inUnit, round === 'nearest' ? undefined : unit.symbol)
+  const number = formatNumber(inUnit, places, round)
   return unit.symbol === '°' ? `${number}°` : `${number} ${unit.symbol}`
 }
 

@@ -4,3 +4,6 @@ export const listed = (names: readonly string[]): string =>
 
 /** The one word or the other, by whether there is one or several. */
 export const plural = (count: number, one: string, several: string): string => (count === 1 ? one : several)
+
+/** What belongs to a thing of this name: an s at its end takes no other. */
+export const whose = (name: string): string => (/s$/i.test(name) ? `${name}’` : `${name}’s`)

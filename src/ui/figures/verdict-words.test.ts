@@ -17,7 +17,7 @@ describe('a verdict in a few words', () => {
     expect(words(boatAndBox, 'road', 'both')).toBe('Stop, 6.4 kg over')
     expect(words(firstBike, 'road')).toBe('Find out, 1 open')
     expect(words(ladderJob, 'parked')).toBe('Find out, 3 open')
-    expect(words(twinSpan, 'trail')).toBe('Mind, 7.7 kg left')
+    expect(words(twinSpan, 'trail')).toBe('Mind, 7.73 kg left')
     expect(words(ridgeTent, 'parked')).toBe('Stop, 42 kg over')
   })
 

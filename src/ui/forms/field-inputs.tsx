@@ -13,11 +13,12 @@ import {
   type Several,
   type Single,
 } from '@/core/api/fields'
-import { parseDay, type Provenance, PROVENANCES } from '@/core/api/plan'
+import { kindsOf, parseDay, type Provenance, PROVENANCES } from '@/core/api/plan'
 import { useId, useState, type ReactNode } from 'react'
-import { useFormContext, useWatch } from 'react-hook-form'
+import { get, useFormContext, useWatch } from 'react-hook-form'
 import { DAY_EXAMPLE, DayPicker } from '@/ui/kit/day-picker'
 import { FieldNote } from '@/ui/kit/field-note'
+import { under } from './field-parts'
 import { OrderedChoices } from './ordered-choices'
 import { OtherFigures, useOtherFigures } from './other-figures'
 import { useProblem } from './problem'
@@ -111,6 +112,8 @@ function FieldCalendar({ at, label }: { at: string; label: string }) {
   )
 }
 
+const PROVENANCE_KINDS = kindsOf(PROVENANCES)
+
 /** A text of a sheet. What is typed over a starting value is known as the sheet says. */
 function TextInput({
   field,
@@ -121,7 +124,7 @@ function TextInput({
   at: string
   partOfOne: boolean
 }) {
-  const { register, setValue } = useFormContext()
+  const { register, setValue, formState } = useFormContext()
   const owner = useOwner()
   const { from, notes, wordings } = useSheetOf()
   const [offered, setOffered] = useState<{ words: readonly string[]; text: string }>({ words: [], text: '' })
@@ -135,6 +138,12 @@ function TextInput({
   const input = register(at, {
     onChange: () => {
       if (figure && owner !== undefined) setValue(markPath(owner, at), from)
+      const source = PROVENANCE_KINDS.find((each) => each === from)
+      if (field.is !== 'quantity' || field.saysHow === undefined || source === undefined) return
+      // A weight says by itself how it is known: as the sheet says on top, until somebody chooses otherwise.
+      const how = under(at.split('.').slice(0, -1).join('.'), field.saysHow)
+      if (get(formState.touchedFields, how) !== true)
+        setValue(how, PROVENANCES[source].basis, { shouldDirty: true })
     },
   })
   const line = field.is === 'several' ? field.of : field

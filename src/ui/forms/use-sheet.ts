@@ -3,6 +3,7 @@
 'use no memo'
 import {
   carriedOver,
+  withChanged,
   type Group,
   problemPlaces,
   type ProblemPlace,
@@ -216,8 +217,8 @@ export function useSheet<T>(
     take: (fuller) => {
       const shown = (thing: unknown) => toDraft(field, thing, { system, typed: {}, rel: '' })
       const now = form.getValues()
-      // Only what could not be read is still as it was typed.
-      const anew = carriedOver(now, shown(read(now).value), shown(fuller))
+      // What the taken thing has otherwise stands there; all else as it was typed.
+      const anew = withChanged(now, shown(read(now).value), shown(fuller))
       setBase(fuller)
       reset(anew as Values, { keepDefaultValues: true })
     },

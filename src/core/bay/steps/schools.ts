@@ -1,7 +1,7 @@
 import { ATTACHMENTS, USUAL_ATTACHMENT } from '../../kinds/attachment'
 import type { BayRules } from '../../plan/schema/house'
-import type { Ways } from '../../kinds/fitting-ways'
-import type { Rack } from '../../plan/schema/rack'
+import type { School, Ways } from '../../kinds/fitting-ways'
+import { barsOf, hasUnderChannel, type Rack } from '../../plan/schema/rack'
 import type { Attachment } from '../../plan/schema/vehicle'
 import { FITTING_ORDERS, type FittingOrder } from './fitting-order'
 
@@ -31,4 +31,22 @@ export function waysOf(
     squaring: own?.squaring ?? usualSquaring(rack, fitting, orderOf(attachment)),
     strips: own?.strips ?? fitting?.strips ?? 'first',
   }
+}
+
+/** The schools between which there is something to choose for a rack: where its order, or its bars, know both ways. */
+export function schoolsFor({
+  rack,
+  attachment,
+}: {
+  readonly rack: Rack
+  readonly attachment: Attachment | undefined
+}): School[] {
+  const { steps } = orderOf(attachment)
+  const build = steps.some(({ only }) => only?.build === 'vehicle')
+  const strips = barsOf(rack).some(({ profile }) => hasUnderChannel(profile))
+  return [
+    ...(build ? (['build'] as const) : []),
+    ...(rack.kind === 'ladder' ? [] : (['squaring'] as const)),
+    ...(strips ? (['strips'] as const) : []),
+  ]
 }

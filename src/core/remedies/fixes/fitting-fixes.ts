@@ -1,3 +1,4 @@
+import { whose } from '../../units/words'
 import type { Fitting } from '../../plan/schema/placement'
 import { startsOf } from '../../provenance/starts'
 import { overBy } from '../../facts/comparison'
@@ -76,7 +77,7 @@ function mountMatchFixes(survey: Survey, thing: ThingAt, _: Finding, stock: Reme
       case 'nut':
         return [
           fittedWith(thing, { nutSlotMm: change.slotMm }, [
-            `Use ${low}’s nuts for a slot of `,
+            `Use ${whose(low)} nuts for a slot of `,
             mm(change.slotMm),
           ]),
           off,

@@ -1,3 +1,4 @@
+import { whose } from '../../units/words'
 import { mountTraits } from '../../kinds/mount'
 import { fails, overBy, spareOf } from '../../facts/comparison'
 import { nearestFoot } from '../../facts/foot-clearances'
@@ -24,7 +25,7 @@ function findingOf(thing: ThingAt, near: NonNullable<ReturnType<typeof nearestFo
       severity: 'stop',
       margin: mm(-overBy(least)),
       sentence: [
-        `${name}’s clamp stands on a foot of ${near.barName}: it must go `,
+        `${whose(name)} clamp stands on a foot of ${near.barName}: it must go `,
         missing(mm(overBy(least))),
         ' further from it.',
       ],
@@ -34,14 +35,14 @@ function findingOf(thing: ThingAt, near: NonNullable<ReturnType<typeof nearestFo
       ...common,
       severity: 'clear',
       margin: mm(spareOf(most)),
-      sentence: [`${name}’s clamps stand at least `, toSpare(mm(spareOf(most))), ' clear of the feet.'],
+      sentence: [`${whose(name)} clamps stand at least `, toSpare(mm(spareOf(most))), ' clear of the feet.'],
     }
   const foot = near.footMm === undefined
   return {
     ...common,
     severity: 'findOut',
     sentence: [
-      `${name}’s clamp stands `,
+      `${whose(name)} clamp stands `,
       mm(near.awayMm),
       ` from the middle of a foot on ${near.barName}: find out how wide ${foot ? 'the foot is' : 'its clamp is along the bar'}, with a tape.`,
     ],
@@ -53,7 +54,7 @@ function findingOf(thing: ThingAt, near: NonNullable<ReturnType<typeof nearestFo
         }
       : {
           where: 'tape',
-          label: `Width of ${name}’s clamp, along the bar`,
+          label: `Width of ${whose(name)} clamp, along the bar`,
           target: { field: 'base', gearId },
         },
   }
@@ -89,7 +90,7 @@ export const clearOfFeet = check({
         subject: { placementIds: [thing.placement.id], barId: near.barId },
         severity: 'findOut',
         sentence: [
-          `${thing.gear.name}’s clamps go round the bar, and their contacts with it are not known, so their clearance from the feet is unknown.`,
+          `${whose(thing.gear.name)} clamps go round the bar, and their contacts with it are not known, so their clearance from the feet is unknown.`,
         ],
         ask: {
           where: 'tape',

@@ -1,3 +1,4 @@
+import { whose } from '../../units/words'
 import { check, practice } from '../check'
 import {
   cellFinding,
@@ -57,7 +58,7 @@ export const countsUnstated = check({
         owner && {
           ask: {
             where: whereFigure(role),
-            label: `What ${name}’s figure counts`,
+            label: `What ${whose(name)} figure counts`,
             target: { field: 'counts', owner, ratingId: rating.id },
           },
         },

@@ -52,4 +52,14 @@ describe('side by side', () => {
       'clear',
     ])
   })
+
+  it('counts nothing that lies with its whole width under another', () => {
+    const base = plan(24 * IN)
+    const wide = thing('Tent', 60, { widthMm: 1000, standMm: 400 })
+    const gear = base.gear.map((each) => (each.id === 'Boat' ? { ...wide, id: 'Boat' } : each))
+    const placements = base.placements.map((each) => ({ ...each, yMm: 0 }))
+    expect(run(sideBySideCheck, { ...base, gear, placements })).toEqual([])
+    const flat = gear.map((each) => (each.id === 'Boat' ? { ...each, standMm: 0 } : each))
+    expect(run(sideBySideCheck, { ...base, gear: flat, placements }).length).toBeGreaterThan(0)
+  })
 })

@@ -1,3 +1,4 @@
+import { whose } from '../../units/words'
 import { fails, spareOf } from '../../facts/comparison'
 import { tents } from '../../facts/tents'
 import type { Survey } from '../../survey/survey'
@@ -44,7 +45,7 @@ function* ofTent({ plan }: Survey, tent: Tent): Iterable<FindingDraft> {
       limit: mm(ladder.compared.limit),
       margin: mm(spareOf(ladder.compared)),
       sentence: [
-        `${name}’s floor stands `,
+        `${whose(name)} floor stands `,
         mm(ladder.compared.measure),
         ' over the ground; its ladder spans ',
         mm(ladder.fromMm),
@@ -64,7 +65,7 @@ function* ofTent({ plan }: Survey, tent: Tent): Iterable<FindingDraft> {
         by === 'floor'
           ? [`${name} opens to the ${side} into ${other.gear.name}.`]
           : by === 'ladder'
-            ? [`${name}’s ladder comes down where ${other.gear.name} is.`]
+            ? [`${whose(name)} ladder comes down where ${other.gear.name} is.`]
             : [`${name} opens to the ${side} past ${other.gear.name}, with `, mm(floorMm), ' between.'],
     }
   if (cover) {
@@ -108,7 +109,7 @@ function* ofTent({ plan }: Survey, tent: Tent): Iterable<FindingDraft> {
       limit: mm(brackets.limit),
       margin: mm(spareOf(brackets)),
       sentence: [
-        `${name}’s brackets lie across the vehicle as it stands: they need `,
+        `${whose(name)} brackets lie across the vehicle as it stands: they need `,
         mm(brackets.limit),
         ' of bar at least; the shorter bar offers ',
         mm(brackets.measure),

@@ -1,3 +1,4 @@
+import { whose } from '../../units/words'
 import type { Cell } from '../../survey/load-path/limit'
 import type { Survey } from '../../survey/survey'
 import { askDoubt } from '../ask-doubt'
@@ -71,7 +72,7 @@ export const toldFigure = check({
           ...(owner && {
             ask: {
               where: whereFigure(role),
-              label: `${name}’s figure, as printed`,
+              label: `${whose(name)} figure, as printed`,
               target: { field: 'seen', owner, ratingId },
             },
           }),

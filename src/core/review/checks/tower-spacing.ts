@@ -1,3 +1,4 @@
+import { whose } from '../../units/words'
 import { fails } from '../../facts/comparison'
 import { towerSpacings } from '../../facts/tower-spacings'
 import { check, practice } from '../check'
@@ -50,7 +51,7 @@ export const towerSpacingCheck = check({
           ...common,
           severity: 'notLooked',
           sentence: [
-            `${bar.name}’s feet go to mark ${spacing.mark} on the bar: a mark gives no length, so it is read during fitting.`,
+            `${whose(bar.name)} feet go to mark ${spacing.mark} on the bar: a mark gives no length, so it is read during fitting.`,
           ],
         }
         continue
@@ -70,7 +71,7 @@ export const towerSpacingCheck = check({
           severity: 'stop',
           margin: mm(-Math.max(off.measure, offCentre.measure)),
           sentence: [
-            `${bar.name}’s feet stand `,
+            `${whose(bar.name)} feet stand `,
             mm(nowMm),
             ...(fails(offCentre) ? [' apart, ', mm(offCentre.measure), ' off centre'] : [' apart']),
             '; the fit sheet says ',
@@ -85,7 +86,7 @@ export const towerSpacingCheck = check({
           ...common,
           ...measures,
           severity: 'clear',
-          sentence: [`${bar.name}’s feet stand as the fit sheet says; `, ...marks, '.'],
+          sentence: [`${whose(bar.name)} feet stand as the fit sheet says; `, ...marks, '.'],
         }
     }
   },

@@ -1,16 +1,14 @@
 'use client'
-import { waysOf } from '@/core/api/fit'
-import { bayRulesOf, type Plan, SCHOOLS, type School, toFit, type Ways, waysToChoose } from '@/core/api/plan'
+import { schoolsFor, waysOf } from '@/core/api/fit'
+import { bayRulesOf, type Plan, SCHOOLS, toFit, type Ways, waysToChoose } from '@/core/api/plan'
 import type { Survey } from '@/core/api/assess'
 import { Choice } from '@/ui/kit/choice'
 import { Panel } from '@/ui/kit/panel'
 import { planStore } from '@/ui/state/plan-store'
 
-const SCHOOL_KEYS: readonly School[] = ['build', 'squaring', 'strips']
-
 /** In which of two ways each rack is fitted, and why: its steps follow. */
 export function FittingWays({ plan, survey }: { plan: Plan; survey: Survey }) {
-  const fitted = survey.racks.filter(({ rack }) => rack.kind !== 'ladder' && toFit(rack))
+  const fitted = survey.racks.filter((at) => toFit(at.rack) && schoolsFor(at).length > 0)
   if (fitted.length === 0) return null
   return (
     <Panel
@@ -22,7 +20,7 @@ export function FittingWays({ plan, survey }: { plan: Plan; survey: Survey }) {
         return (
           <fieldset key={at.rack.id} className="mb-2">
             <legend className="font-semibold">{at.rack.name}</legend>
-            {SCHOOL_KEYS.map((school) => (
+            {schoolsFor(at).map((school) => (
               <Choice
                 key={school}
                 label={SCHOOLS[school].label}

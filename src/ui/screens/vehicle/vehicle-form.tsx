@@ -75,6 +75,11 @@ export function VehicleForm({
 
   // What the sheet was when a field was left last: what hangs on that field goes with it.
   const [followed, setFollowed] = useState(start)
+  // What was added since is followed from how it began.
+  const added = (read.value?.obstacles ?? []).filter(
+    ({ id }) => !followed.obstacles.some((each) => each.id === id),
+  )
+  if (added.length > 0) setFollowed({ ...followed, obstacles: [...followed.obstacles, ...added] })
   const follow = () => {
     if (!read.value) return
     const next = startsOnRoof(panelsOnHinges(read.value, followed))
