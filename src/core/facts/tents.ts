@@ -20,6 +20,8 @@ interface TentFacts {
     /** How near its opened floor comes to it; below nought it is in it. */
     readonly floorMm: number
   }[]
+  /** Its ladder spans so far and so far, and nobody knows how high its floor stands. */
+  readonly floorUnknown: boolean
   /** What is left to the cab, against what its cover takes. */
   readonly cover: Compared | undefined
   /** What the shorter of its bars offers, where its brackets lie across the vehicle. */
@@ -56,7 +58,11 @@ function factsOf(survey: Survey, thing: ThingAt): TentFacts | undefined {
     thing,
     side,
     opens,
-    ladder: drop && { compared: between(opened.dropMm, drop.fromMm, drop.toMm), ...drop },
+    ladder:
+      drop && opened.dropMm !== undefined
+        ? { compared: between(opened.dropMm, drop.fromMm, drop.toMm), ...drop }
+        : undefined,
+    floorUnknown: drop !== undefined && opened.dropMm === undefined,
     meets: others.flatMap((other): TentFacts['meets'] => {
       const floorMm = distanceMm(opened.floor, other.box)
       if (overlap(opened.floor, other.box)) return [{ other, with: 'floor', floorMm }]

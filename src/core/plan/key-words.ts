@@ -18,6 +18,7 @@ const FIELD: Readonly<Record<string, string>> = {
   gauge: 'left to right',
   ranges: 'where feet may go',
   rise: 'how high it stands over the roof',
+  opens: 'how it opens',
 }
 
 /** A field's own name as words: `roofLoadKg` is roof load. */

@@ -211,6 +211,7 @@ const piece = fc.record({
     fc.record({ count: fc.nat(4), eachKg: fc.integer({ min: 1, max: 300 }) }, { requiredKeys: ['count'] }),
   ),
   start: fc.boolean(),
+  half: fc.integer({ min: 0, max: 19 }).map((each) => each === 0),
 })
 
 function placedOn(rack: Rack | undefined, { host, xMm, yMm, when, straps }: Of<typeof piece>, id: string) {
@@ -550,6 +551,7 @@ function made({ vehicle: draw, pieces, rules: house, snowKgPerM2, roadKmH, trail
             ],
           }),
       ...(each.start ? { known: { widthMm: { by: 'start' } as const } } : {}),
+      ...(each.half && each.opens === undefined ? { typed: { 'opens.reachMm': '900 mm' } } : {}),
     })),
     placements: placed.map(({ each, at }): Placement => ({
       ...at,

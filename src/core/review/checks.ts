@@ -36,6 +36,7 @@ import { sideOverhang } from './checks/side-overhang'
 import { sideBySideCheck } from './checks/side-by-side'
 import { sleepers } from './checks/sleepers'
 import { space } from './checks/space'
+import { halfKnownCheck } from './checks/half-known'
 import { speedRating } from './checks/speed-rating'
 import { spread } from './checks/spread'
 import { tipOver } from './checks/standing'
@@ -87,6 +88,7 @@ export const CHECKS: readonly Check[] = [
   toldFigure,
   guessedMass,
   startingValues,
+  halfKnownCheck,
   parkedFigure,
   trailFigure,
   heightClearance,

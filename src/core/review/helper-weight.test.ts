@@ -53,7 +53,7 @@ describe('who helps at a ladder', () => {
   const ownKg = ladder.parts.reduce((sum, { count, eachKg }) => sum + count * eachKg, 0)
 
   it('weighs from what its sheet asks to what the weakest link takes with nobody else on it (190 lb, the ladder in it)', () => {
-    const upTo = (Math.floor((190 * LB - ownKg) * 10) / 10).toString()
+    const upTo = (Math.floor((190 * LB - ownKg) * 100) / 100).toString()
     expect(says(plan(190 * LB))[0]).toContain(`so a helper must weigh 68 kg to ${upTo} kg.`)
   })
 

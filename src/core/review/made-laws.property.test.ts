@@ -71,6 +71,7 @@ const CAN: Readonly<Record<string, readonly Outcome[]>> = {
   'height-clearance': ['stop', 'findOut', 'clear', 'nothing'],
   'people-driving': ['stop', 'clear', 'nothing'],
   'speed-rating': ['stop', 'clear', 'nothing'],
+  'half-known': ['findOut', 'nothing'],
   evenness: ['mind', 'clear', 'nothing'],
   uplift: ['mind', 'clear', 'nothing'],
   'uplift-in-motion': ['findOut', 'mind', 'clear', 'nothing'],

@@ -69,7 +69,7 @@ const opensSchema = z.strictObject({
   /** Sides that it may open to instead. */
   orToward: z.optional(z.array(sideSchema).check(z.maxLength(3))),
   reachMm: spanMm,
-  floorMm: sizeMm,
+  floorMm: z.optional(sizeMm),
   ladder: z.optional(z.strictObject({ dropMm: rangeSchema, outMm: sizeMm })),
   coverGapMm: z.optional(sizeMm),
 })

@@ -40,6 +40,17 @@ describe('a tent', () => {
     const short = { opens: { ...TENT.opens!, ladder: { dropMm: { fromMm: 1000, toMm: 1600 }, outMm: 300 } } }
     expect(of(plan(0, 0, short), 'ladder')).toMatchObject({ severity: 'stop', margin: { value: -30 } })
   })
+  it('whose floor nobody has measured is asked for it, and opens into whatever its closed box stands beside', () => {
+    const { floorMm: _, ...opens } = TENT.opens!
+    const unknown = plan(0, 0, { opens })
+    expect(of(unknown, 'ladder')).toBeUndefined()
+    expect(of(unknown, 'floor')).toMatchObject({
+      severity: 'findOut',
+      ask: { target: { open: 'gear', gearId: 'Tent', at: 'opens.floorMm' } },
+    })
+    const { ladder: _ladder, ...floorOnly } = opens
+    expect(of(plan(0, 0, { opens: floorOnly }), 'floor')).toBeUndefined()
+  })
   it('has brackets that must find bar enough when they lie across', () => {
     expect(of(plan(0), 'brackets')).toBeUndefined()
     expect(of(plan(90), 'brackets')).toMatchObject({ severity: 'clear', limit: { value: 700 } })

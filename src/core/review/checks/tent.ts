@@ -16,7 +16,7 @@ const MEETS = { floor: 'stop', ladder: 'mind', neither: 'clear' } as const
 type Tent = ReturnType<typeof tents>[number]
 
 function* ofTent({ plan }: Survey, tent: Tent): Iterable<FindingDraft> {
-  const { thing, side, ladder, meets, cover, brackets, centred } = tent
+  const { thing, side, ladder, floorUnknown, meets, cover, brackets, centred } = tent
   const { name } = thing.gear
   const { rules, vehicle } = plan
   const common = { state: 'parked', subject: { placementIds: [thing.placement.id] } } as const
@@ -52,6 +52,20 @@ function* ofTent({ plan }: Survey, tent: Tent): Iterable<FindingDraft> {
         ' to ',
         mm(ladder.toMm),
         ...marginWords(ladder.compared),
+      ],
+    }
+  if (floorUnknown)
+    yield {
+      ...common,
+      about: about('floor'),
+      severity: 'findOut',
+      ask: {
+        where: 'sheet',
+        label: `${name}: open floor over its underside`,
+        target: { open: 'gear', gearId: thing.gear.id, at: 'opens.floorMm' },
+      },
+      sentence: [
+        `Find out how high the open floor of ${name} stands: whether its ladder reaches depends on it.`,
       ],
     }
   for (const { other, with: by, floorMm } of meets)

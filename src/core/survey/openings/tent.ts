@@ -30,8 +30,8 @@ interface OpenedTent {
   readonly side: Side
   readonly floor: Box
   readonly ladder: Box | undefined
-  /** From the opened floor's edge to the ground. */
-  readonly dropMm: number
+  /** From the opened floor's edge to the ground, where anybody knows how high the floor stands. */
+  readonly dropMm: number | undefined
 }
 
 const FLOOR_THICK_MM = 60
@@ -58,13 +58,15 @@ function opening(thing: ThingAt): OpenedTent | undefined {
   const { opens } = thing.gear
   const side = opensToward(thing)
   if (!opens || side === undefined) return undefined
-  const top = thing.box.z0 + opens.floorMm
+  // Of a floor whose height nobody knows, wherever in the closed box it may be.
+  const top = opens.floorMm === undefined ? thing.box.z1 : thing.box.z0 + opens.floorMm
+  const under = opens.floorMm === undefined ? thing.box.z0 : top - FLOOR_THICK_MM
   return {
     side,
-    floor: beside(thing.box, side, 0, opens.reachMm, top - FLOOR_THICK_MM, top),
+    floor: beside(thing.box, side, 0, opens.reachMm, under, top),
     ladder:
       opens.ladder && beside(thing.box, side, opens.reachMm, opens.reachMm + opens.ladder.outMm, 0, top),
-    dropMm: top,
+    dropMm: opens.floorMm === undefined ? undefined : top,
   }
 }
 
