@@ -10,4 +10,6 @@ export interface Hold {
   readonly coverable: boolean
   /** Whether it is a Stop of what was read, counted or proved in this very step. */
   readonly stops: boolean
+  /** It is of one place alone: the others may be confirmed meanwhile. */
+  readonly ofPlace?: true
 }

@@ -10,6 +10,7 @@ import { askedOf } from './proof'
 import { mustTape } from './steps/pairs'
 import type { Step } from './steps/step'
 import { lastPass, type Pull } from './torque/passes'
+import { PLACE_RIGHT } from './step-findings'
 import { OVER_TORQUE } from './torque/reading'
 import { restHolds, restsOf } from './waits'
 import { signsWanted, wantsReadings } from './wanted'
@@ -98,7 +99,11 @@ function* ownHolds(
             coverable: false,
             stops: true,
           }
-        : { ...hold(id, 'Correct it, or say what differs.'), stops: true }
+        : {
+            ...hold(id, 'Correct it, or say what differs.'),
+            stops: true,
+            ...(rule === PLACE_RIGHT && { ofPlace: true as const }),
+          }
     else if (severity === 'findOut' && Object.hasOwn(BLOCKERS, rule))
       yield hold(id, BLOCKERS[rule as keyof typeof BLOCKERS])
   switch (task.kind) {

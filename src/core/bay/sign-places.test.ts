@@ -31,7 +31,7 @@ const torqueStep = (fastener: Fastener) => {
   const plan = heldBy(fastener)
   const surveyed = survey(plan)
   const order = jobSteps(surveyed, USUAL_BAY)
-  const step = order.ok ? order.steps.find(({ title }) => title.startsWith('Tighten')) : undefined
+  const step = order.ok ? order.steps.find(({ title }) => /^(Tighten|Close)/.test(title)) : undefined
   if (step?.task.kind !== 'torque') throw new Error('The feet are held by something.')
   return { step, group: step.task.group, surveyed }
 }

@@ -39,7 +39,7 @@ const wrongPlaces = ({ joint, spots }: JointGroup, progress: BayProgress): Findi
     return [
       {
         id: `wrong ${joint.id} ${spot}`,
-        rule: 'place-right',
+        rule: PLACE_RIGHT,
         state: 'all',
         subject: { placementIds: [] },
         severity: 'stop',
@@ -49,6 +49,9 @@ const wrongPlaces = ({ joint, spots }: JointGroup, progress: BayProgress): Findi
       },
     ]
   })
+
+/** The rule of a place that somebody saw and that is not right. */
+export const PLACE_RIGHT = 'place-right'
 
 /** A place of a joint that was over, what it was tightened to, and that reads less now. N·m. */
 interface WasOver {

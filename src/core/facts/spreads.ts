@@ -2,7 +2,7 @@ import { nearest } from '../geometry/intervals'
 import type { SpreadMember, SpreadPair, Spreads, WantedSpread } from '../survey/bars/spread'
 import { missedBy, onlyMembers, solveSpread, type SpreadSolution } from '../survey/bars/spread-problem'
 import type { Survey } from '../survey/survey'
-import { between, fails, overBy, type Compared } from './comparison'
+import { atMost, between, fails, overBy, type Compared } from './comparison'
 
 /** What something wants between two neighbouring bars, against what is there. Centre to centre, mm. */
 export interface SpreadFact {
@@ -55,7 +55,7 @@ export function spreadConflicts(survey: Survey, wrong: readonly SpreadFact[]): r
   const conflicts = spreads.conflicts()
   if (conflicts.length === 0) return []
   const able = solveSpread(onlyMembers(spreads.problem, new Set(['vehicle'])))
-  return conflicts.map((set) => {
+  const all = conflicts.map((set): SpreadConflict => {
     const short = shortBy(spreads, able, set)
     const thing = set.find(({ kind }) => kind === 'thing')
     return {
@@ -70,4 +70,6 @@ export function spreadConflicts(survey: Survey, wrong: readonly SpreadFact[]): r
         ),
     }
   })
+  // What a tape cannot tell is no conflict: 900 mm suits 35 7/16 in.
+  return all.filter(({ missedMm }) => missedMm === undefined || fails(atMost(missedMm, 0)))
 }

@@ -2,7 +2,7 @@ import { isInChannel } from '../../kinds/mount'
 import { withMount } from '../mount-fastener'
 import { PART_ROLES } from '../../kinds/part-role'
 import type { Washer } from '../../kinds/washer'
-import { boltsAt, type Fastener } from '../../plan/schema/fastening'
+import { boltsAt, clicksOf, isLatch, type Fastener } from '../../plan/schema/fastening'
 import type { Gear } from '../../plan/schema/gear'
 import { toFit } from '../../units/scalars'
 import type { Part } from '../../plan/schema/rack'
@@ -29,6 +29,8 @@ export interface PartsLine {
   readonly have: 'have' | 'toBuy' | 'unsaid'
   /** What all of it costs. */
   readonly price: number | undefined
+  /** How many clicks are heard before all of it is shut. */
+  readonly clicks?: number
 }
 
 /** Something in a box that this job does not use. */
@@ -41,6 +43,9 @@ interface Unused {
 interface PartsCheck {
   readonly lines: readonly PartsLine[]
   readonly unused: readonly Unused[]
+  /** Bolts in all, and clicks that are heard before everything is shut. */
+  readonly bolts: number
+  readonly clicks: number
   readonly total: number
   readonly toBuy: number
   /** Lines of which somebody said a price. */
@@ -114,15 +119,29 @@ const boltsToFit = (fastener: Fastener): number =>
     fastener.count,
   )
 
+/** What a joint's bolts are called where nobody knows their thread. */
+const withoutThread = ({ name }: Fastener): string =>
+  name === undefined ? 'Bolt of unknown thread' : `${name}, thread unknown`
+
 /** Bolts, nuts and washers of a joint, each counted by what is on one of them. */
 function fastenerLines(owner: Owner, fastener: Fastener, i: number): PartsLine[] {
   const { count, thread, lengthMm, grade } = fastener
   if (count <= 0) return []
   const counted = `${each(count, owner.count)}${bySide(count, owner.sides)}`
-  const bolt = `${thread === 'unsaid' ? 'of unknown thread' : thread}${lengthMm === undefined ? '' : ` × ${lengthMm}`}${grade === undefined ? '' : `, ${grade}`}`
+  const bolt = `${thread === 'unsaid' ? withoutThread(fastener) : `Bolt ${thread}`}${lengthMm === undefined ? '' : ` × ${lengthMm}`}${grade === undefined ? '' : `, ${grade}`}`
   const id = `${owner.id}:${i}`
   return [
-    line(owner, { id: `${id}/bolt`, kind: 'bolt', what: `Bolt ${bolt}`, count, counted, at: owner.at }),
+    {
+      ...line(owner, {
+        id: `${id}/bolt`,
+        kind: isLatch(fastener) ? 'lock' : 'bolt',
+        what: isLatch(fastener) ? (fastener.name ?? 'Latch') : bolt,
+        count,
+        counted,
+        at: owner.at,
+      }),
+      ...(clicksOf(fastener) > 0 && { clicks: clicksOf(fastener) * count }),
+    },
     ...(fastener.nut === undefined || fastener.nut === 'none'
       ? []
       : [
@@ -330,6 +349,8 @@ export function partsCheck(surveyed: Survey): PartsCheck {
     unused: works.flatMap(({ name, work }) =>
       (work?.box?.unused ?? []).map(({ what, count }) => ({ what, count, box: name })),
     ),
+    bolts: lines.reduce((so, { kind, count }) => so + (kind === 'bolt' ? count : 0), 0),
+    clicks: lines.reduce((so, { clicks = 0 }) => so + clicks, 0),
     total: sum(lines),
     toBuy: sum(bought),
     priced: lines.filter(({ price }) => price !== undefined).length,

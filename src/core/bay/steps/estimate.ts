@@ -15,7 +15,8 @@ interface Estimate {
 function reasons(steps: readonly Step[], helper: number): string[] {
   const joints = steps.filter(({ task }) => task.kind === 'torque').length
   const unknown = steps.filter(
-    ({ task }) => task.kind === 'torque' && !['sheet', 'advice'].includes(task.group.joint.torque.kind),
+    ({ task }) =>
+      task.kind === 'torque' && !['sheet', 'advice', 'latch'].includes(task.group.joint.torque.kind),
   ).length
   return [
     ...(steps.some(({ task }) => task.kind === 'confirm') ? ['holes that cannot be undone'] : []),

@@ -159,7 +159,7 @@ export const LISTS_BY_HAND: readonly {
     list: [
       ['vehicle', ['Wipe and protect the vehicle']],
       ['start', ['Drop it into its sockets', 'First click at both sides']],
-      ['torque', ['Tighten: clamp of Latches']],
+      ['torque', ['Tighten: clamp of Latches', 'Pull and shake at each end']],
     ],
   },
   {

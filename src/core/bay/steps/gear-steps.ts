@@ -1,9 +1,10 @@
-import { mm } from '../../units/phrase'
+import { hasSpacing } from '../../kinds/mount'
+import { mm, type Phrase } from '../../units/phrase'
 import type { BayRules } from '../../plan/schema/house'
 import type { ThingAt } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
 import { channelsFor } from '../channel/channel'
-import { gearJoints, tighteningLead, tighteningTitle } from './joint-groups'
+import { gearJoints, tighteningLead, tighteningTitle, tighteningWords } from './joint-groups'
 import { markedPlacesWords, thingMarkAsks } from '../marked-places'
 import { COUNT, LEVEL } from './levels'
 import { OF_THING, type Step } from './step'
@@ -76,24 +77,28 @@ export function gearSteps(
           }),
         ]
       : []
+  const where: Phrase = [
+    'Middle ',
+    mm(Math.abs(middle.x)),
+    middle.x < 0 ? ' before' : ' behind',
+    ' the windscreen’s upper edge, ',
+    ...(Math.abs(middle.y) < 1
+      ? ['on the centreline.']
+      : [mm(Math.abs(middle.y)), ` ${middle.y < 0 ? 'left' : 'right'} of it.`]),
+  ]
   const set = stepOf({
     ...common,
     id: id('set'),
     stage: 'start',
     title: `Set the ${gear.name} on, started by hand`,
     detail: [
-      'Middle ',
-      mm(Math.abs(middle.x)),
-      middle.x < 0 ? ' before' : ' behind',
-      ' the windscreen’s upper edge, ',
-      ...(Math.abs(middle.y) < 1
-        ? ['on the centreline.']
-        : [mm(Math.abs(middle.y)), ` ${middle.y < 0 ? 'left' : 'right'} of it.`]),
+      ...where,
       ...(started.length > 0
         ? [
             ` ${started.map(({ joint }) => `${joint.name}: ${joint.startTurns} turns`).join('; ')}, fingers only.`,
           ]
         : []),
+      ...(gear.opens ? [' Closed, with its cover on; nose up, the front brackets first.'] : []),
       ...(byLoader ? [' With a loader, a hoist or more hands: it is too heavy for two.'] : []),
     ],
     after: [
@@ -108,26 +113,42 @@ export function gearSteps(
     byLoader,
     task: started.length > 0 ? { kind: 'start', groups: started } : { kind: 'do', on: ['thing', 'stands'] },
   })
+  // What hangs on brackets is set by eye and measured before anything is tightened.
+  const centre =
+    groups.length > 0 && hasSpacing(gear.fit.mount)
+      ? [
+          stepOf({
+            ...common,
+            id: id('centre'),
+            stage: 'place',
+            title: `Centre the ${gear.name}`,
+            detail: [...where, ' The same on both sides, before anything is tightened.'],
+            after: [set.id],
+            minutes: { from: 3, to: 5 },
+            tools: ['tape'],
+            task: { kind: 'do', on: ['thing', 'stands'] },
+          }),
+        ]
+      : []
   return [
     ...brought,
     ...marks,
     set,
+    ...centre,
     ...groups.map((group, i) =>
       stepOf({
         ...common,
         id: id(`torque-${i}`),
         stage: 'torque',
         title: tighteningTitle(group),
-        detail: [
-          ...tighteningLead(group),
-          `${group.count} in all, corner to corner in passes, with ${group.joint.tool}${group.joint.handOnly ? ', by hand only' : ''}.`,
-        ],
+        detail: [...tighteningLead(group), tighteningWords(group)],
         after: [
           set.id,
+          ...centre.map((step) => step.id),
           ...brought.filter(({ stage }) => stage === 'place' || stage === 'start').map((step) => step.id),
         ],
         minutes: { from: 3, to: 6 },
-        tools: [group.joint.tool],
+        tools: group.joint.torque.kind === 'latch' ? [] : [group.joint.tool],
         task: { kind: 'torque', group },
       }),
     ),

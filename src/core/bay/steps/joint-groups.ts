@@ -201,7 +201,9 @@ export function gearJoints(survey: Survey, thing: ThingAt, rules: BayRules): Joi
 }
 
 export const tighteningTitle = ({ alreadyOn, joint }: JointGroup): string =>
-  alreadyOn ? `Check what is on: ${joint.name}` : `Tighten: ${joint.name}`
+  alreadyOn
+    ? `Check what is on: ${joint.name}`
+    : `${joint.torque.kind === 'latch' ? 'Close' : 'Tighten'}: ${joint.name}`
 
 /** What is said first of a joint that was on already. */
 export const tighteningLead = ({ alreadyOn }: JointGroup): readonly string[] =>
@@ -227,3 +229,9 @@ export const fittedThings = (survey: Survey): ThingAt[] =>
       thing.gear.kind !== 'person' &&
       (thing.gear.carries !== undefined || mountTraits(thing.gear.fit.mount.kind).fitted === 'tools'),
   )
+
+/** How a joint is gone about: how many, in which order, with what. */
+export const tighteningWords = ({ count, joint }: JointGroup): string =>
+  joint.torque.kind === 'latch'
+    ? `${count} in all, ${joint.tool}: each until it has clicked as often as it must.`
+    : `${count} in all, corner to corner in passes, with ${joint.tool}${joint.handOnly ? ', by hand only' : ''}.`

@@ -7,7 +7,7 @@ import type { Survey } from '../../survey/survey'
 import type { Phrase } from '../../units/phrase'
 import { markAsks, markedPlacesWords } from '../marked-places'
 import { MADE_TITLE, type MadeKey } from './fitting-order'
-import { tighteningLead, tighteningTitle } from './joint-groups'
+import { tighteningLead, tighteningTitle, tighteningWords } from './joint-groups'
 import { about } from './minutes'
 import { isPlacedByVehicle } from './pairs'
 import { placesAlong, placesOfFeet } from './place-words'
@@ -242,7 +242,7 @@ export const MADE_STEPS: {
       title: tighteningTitle(group),
       detail: [
         ...tighteningLead(group),
-        `${group.count} in all, corner to corner in passes, with ${group.joint.tool}${group.joint.handOnly ? ', by hand only' : ''}.`,
+        tighteningWords(group),
         ...(sliding.length > 0
           ? [
               ` ${sliding.join(' and ')} ${sliding.length > 1 ? 'stay' : 'stays'} free to slide, as the sheet has it.`,
@@ -251,7 +251,7 @@ export const MADE_STEPS: {
       ],
       minutes: about(Math.max(3, group.pulls.length * group.perSpot * 0.5)),
       footIds: footIds(work),
-      tools: [group.joint.tool],
+      tools: group.joint.torque.kind === 'latch' ? [] : [group.joint.tool],
       task: { kind: 'torque', group },
     }))
   },

@@ -12,6 +12,7 @@ export function jointFinding(joint: Joint): Finding | undefined {
     subject: { placementIds: [] },
   } as const
   const { torque, fastener } = joint
+  if (torque.kind === 'latch') return undefined
   if (torque.kind === 'refused')
     return {
       ...common,

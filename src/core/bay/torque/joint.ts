@@ -1,6 +1,7 @@
 import { readAs } from '../../kinds/provenance'
 import {
   GRADES,
+  isLatch,
   securedBy,
   type Condition,
   type Fastener,
@@ -30,6 +31,8 @@ export type Torque =
     }
   | { readonly kind: 'refused'; readonly rack: string }
   | { readonly kind: 'feel'; readonly atMostNm: number | undefined }
+  /** A latch: it is shut when it has clicked, and nothing is tightened. */
+  | { readonly kind: 'latch' }
   | { readonly kind: 'unknown' }
 
 /** One kind of joint, so many times, with everything that its sheet and the house say about closing it. */
@@ -47,7 +50,7 @@ export interface Joint {
   readonly startTurns: number
   /** Whether threadlocker holds it. */
   readonly locked: boolean
-  /** What keeps it from working loose, in words; the sheet's own goes before the house's. */
+  /** What keeps it from working loose, in words; the sheet's own goes before the house's. Empty where nobody named a thread. */
   readonly security: string
   readonly washers: string
   readonly tool: string
@@ -86,6 +89,7 @@ export function torqueOf(fastener: Fastener, rules: BayRules): Torque {
       toNm: torqueNm.to,
       source: torqueFrom ? wordsOf(torqueFrom) : 'as given with the part',
     }
+  if (isLatch(fastener)) return { kind: 'latch' }
   if (rules.tightening === 'feel') return { kind: 'feel', atMostNm }
   const own = fastener.grade && tableTorqueNm(thread, fastener.grade, condition)
   const found =
@@ -108,6 +112,10 @@ export function aimNm(torque: Torque): number | undefined {
   return torque.kind === 'advice' ? torque.nm : undefined
 }
 
+/** Whether nobody has named a thread, washers or what holds it: the house's rules are for bolts. */
+const isUnnamed = (fastener: Fastener): boolean =>
+  fastener.thread === 'unsaid' && fastener.washers === undefined && securedBy(fastener) === undefined
+
 const STRENGTH = {
   weak: 'weak threadlocker',
   medium: 'medium threadlocker',
@@ -117,6 +125,7 @@ const STRENGTH = {
 function securityOf(fastener: Fastener, rules: BayRules): string {
   const { grade, washers, threadlocker } = fastener
   const security = securedBy(fastener)
+  if (isUnnamed(fastener)) return ''
   const asked = {
     threadlocker: `${threadlocker ? STRENGTH[threadlocker] : 'threadlocker'}, as the sheet asks`,
     lockWasher: 'lock washer, as the sheet asks',
@@ -134,6 +143,7 @@ function securityOf(fastener: Fastener, rules: BayRules): string {
 function lockedBy(fastener: Fastener, rules: BayRules): boolean {
   const { washers } = fastener
   const security = securedBy(fastener)
+  if (isUnnamed(fastener)) return false
   if (security) return security === 'threadlocker'
   return !washers?.includes('lock') && rules.security !== 'lockAndFlat'
 }
@@ -141,6 +151,7 @@ function lockedBy(fastener: Fastener, rules: BayRules): boolean {
 function washersOf(fastener: Fastener, rules: BayRules): string {
   const { washers } = fastener
   const security = securedBy(fastener)
+  if (isUnnamed(fastener)) return ''
   const byHouse = washers === undefined && security === undefined && rules.security !== 'threadlocker'
   const stack = washers ?? (byHouse ? ['lock', 'flat'] : [])
   if (stack.length === 0) return 'no washers'
@@ -162,7 +173,7 @@ export function jointOf(owner: JointOwner, index: number, fastener: Fastener, ru
     locked: lockedBy(fastener, rules),
     security: securityOf(fastener, rules),
     washers: washersOf(fastener, rules),
-    tool: fastener.tool ?? 'the key from the box, short end',
+    tool: fastener.tool ?? (isLatch(fastener) ? 'by hand' : 'the key from the box, short end'),
     handOnly: fastener.handOnly ?? stainless(fastener.grade),
   }
 }

@@ -30,6 +30,8 @@ function wantedOf({ torque }: Joint): Phrase {
       return [newtonMetre(torque.nm), ', table’s advice (house rule)']
     case 'feel':
       return ['by feel (house rule)']
+    case 'latch':
+      return ['shut by its clicks']
     case 'refused':
     case 'unknown':
       return ['no figure']

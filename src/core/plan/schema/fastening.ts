@@ -93,6 +93,14 @@ export const fastenerSchema = z.strictObject({
 })
 export type Fastener = z.infer<typeof fastenerSchema>
 
+/** How often a joint clicks at one of its places before it is shut; nothing of one that does not click. */
+export const clicksOf = ({ signs = [] }: Pick<Fastener, 'signs'>): number =>
+  signs.reduce((most, sign) => (sign.kind === 'clicks' ? Math.max(most, sign.count) : most), 0)
+
+/** Whether a joint is a latch: it clicks, and has neither a thread nor a torque that anybody named. */
+export const isLatch = (fastener: Fastener): boolean =>
+  fastener.thread === 'unsaid' && fastener.torqueNm === undefined && clicksOf(fastener) > 0
+
 /** How many of a joint's bolts are at one of its places: as its sheet says, else an even share. */
 export const boltsAt = ({ count, places = [] }: Fastener, place: JointPlace): number =>
   place.count ?? Math.round(count / Math.max(1, places.length))

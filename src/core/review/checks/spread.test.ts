@@ -45,6 +45,13 @@ describe('spread', () => {
     expect(stop.map(({ kind }) => kind)).toEqual(['off'])
   })
 
+  it('that the places of a vehicle miss by what no tape tells is no conflict, wherever the bar stands now', () => {
+    const sockets: Attachment = { ...POINTS, points: [400, 850, 1300].map((xMm) => ({ xMm, yMm: 500 })) }
+    const texts = sentences(spread, plan([400, 950], [wants('Tent', 900.1125, 900.1125)], sockets))
+    expect(texts.join(' ')).toContain('Tent needs 900.1 mm')
+    expect(texts.join(' ')).not.toContain('No spread suits')
+  })
+
   it('that suits no two together names the two', () => {
     const texts = sentences(spread, plan([500, 1300], [wants('Box', 600, 700), wants('Boat', 750, 1100)]))
     expect(texts).toContain(

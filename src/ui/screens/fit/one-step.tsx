@@ -6,6 +6,7 @@ import {
   answerLine,
   type BayProgress,
   currentIndex,
+  type Hold,
   holdsOf,
   isDone,
   isUngiven,
@@ -88,7 +89,9 @@ export function OneStep({
     (step !== undefined &&
       (signsWanted(step, progress) !== undefined || marksWanted(step, progress) !== undefined))
   // While there are places to pull, one that is still wanted holds only the press that would stand for it.
-  const hold = holds.find((each) => !isUngiven(each) || !giving || primary?.events.length === 0)
+  // And one that was seen to be wrong holds the step, not what is seen of the others.
+  const isMeanwhile = (each: Hold) => isUngiven(each) || each.ofPlace === true
+  const hold = holds.find((each) => !isMeanwhile(each) || !giving || primary?.events.length === 0)
   const blocked = hold !== undefined
   const before = step ? waitsFor(step, steps, progress) : []
   const waits = before.length

@@ -82,6 +82,10 @@ export function PartsTable({
             ? `; stock of ${check.unstated} ${check.unstated === 1 ? 'line' : 'lines'} unknown`
             : ''}
         </span>
+        <span>
+          {check.bolts} {check.bolts === 1 ? 'bolt' : 'bolts'}
+          {check.clicks > 0 ? `, ${check.clicks} clicks` : ''} in all
+        </span>
         {open.length > 0 && (
           <Button
             onClick={() => {

@@ -49,9 +49,10 @@ export function StepPanel(props: Props) {
         <ul>
           {step.task.groups.map(({ joint, count }) => (
             <li key={joint.id} className="border-hair border-b-1 py-2">
-              <strong>{joint.name}</strong>: {count} × {joint.startTurns} turns
+              <strong>{joint.name}</strong>: {count}
+              {joint.torque.kind === 'latch' ? ', by hand' : ` × ${joint.startTurns} turns`}
               <span className="text-ink2 block text-aside">
-                {joint.washers}; {joint.security}
+                {[joint.washers, joint.security].filter((each) => each !== '').join('; ')}
               </span>
             </li>
           ))}

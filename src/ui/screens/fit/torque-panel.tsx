@@ -37,8 +37,12 @@ const WHY = {
       : '',
   refused: () => 'a figure carried over from another rack is not used',
   feel: () => 'by feel, short lever, loose rather than crushed',
+  latch: () => 'shut by its clicks: nothing is tightened',
   unknown: () => 'no figure: find the maker’s',
 } as const
+
+const onEach = ({ washers, security }: Joint): string =>
+  [washers, security].filter((each) => each !== '').join('; ')
 
 const atEach = (perSpot: number): string =>
   Number.isInteger(perSpot) ? String(perSpot) : `${Math.floor(perSpot)} or ${Math.ceil(perSpot)}`
@@ -47,6 +51,15 @@ const atEach = (perSpot: number): string =>
 export function TorqueFigure({ step, progress }: { step: Step; progress: BayProgress }) {
   if (step.task.kind !== 'torque') return null
   const { joint, perSpot } = step.task.group
+  if (joint.torque.kind === 'latch')
+    return (
+      <div className="pt-[0.4rem] text-lead">
+        <p data-fit="number" className="text-[4rem] leading-[0.95] font-[760] [font-stretch:108%]">
+          {joint.signs.map(signWords).join(' and ')}
+        </p>
+        <p>{WHY.latch()}. The first click is no lock.</p>
+      </div>
+    )
   const pull = badPull(step, progress) ?? nextPull(step, progress)
   const full = aimNm(joint.torque)
   const nm = pull ? pull.nm : full
@@ -74,7 +87,7 @@ export function TorqueFigure({ step, progress }: { step: Step; progress: BayProg
           {perSpot > 1 ? `${atEach(perSpot)} at each place. ` : ''}
           {joint.signs.length > 0 ? `Done when ${joint.signs.map(signWords).join(' and ')}. ` : ''}
           Use {joint.tool}
-          {joint.handOnly ? ', by hand only' : ''}. On each: {joint.washers}; {joint.security}.
+          {joint.handOnly ? ', by hand only' : ''}.{onEach(joint) === '' ? '' : ` On each: ${onEach(joint)}.`}
         </p>
       </div>
     </div>
@@ -96,6 +109,7 @@ export function TorquePanel({ plan, step, progress }: { plan: Plan; step: Step; 
     const answer = answered.get(spot)
     return answer && ANSWER_WORD[answer].toLowerCase()
   }
+  if (joint.torque.kind === 'latch') return <SignPlaces plan={plan} group={group} progress={progress} />
   // What is out of its range is put right before anything else; the log keeps both.
   const pull = badPull(step, progress) ?? next ?? pulls.find(({ at, pass }) => at === again && pass === last)
   return (
