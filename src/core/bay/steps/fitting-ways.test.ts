@@ -204,6 +204,18 @@ describe('steps where they belong, and no others (B9, B10)', () => {
     expect(proofList(survey(boatAndBox), USUAL_BAY).map(({ id }) => id)).toContain('shake')
   })
 
+  it('what comes off makes room before anything of a rack is done on the vehicle, whichever way it is built', () => {
+    const [own] = hatchJob.racks.filter(({ id }) => id === rackId)
+    const old = { ...own!, id: 'old', name: 'Old rack', status: 'comesOff' as const }
+    for (const build of ['bench', 'vehicle'] as const) {
+      const plan = { ...fitted(hatchJob, { build }), racks: [old, { ...own!, fitting: { build } }] }
+      const steps = stepsOf(plan).filter(({ id }) => id.startsWith(`${rackId}/`))
+      const first = steps.filter(({ stage }) => stage === 'vehicle' || stage === 'start')
+      expect(first.length).toBeGreaterThan(2)
+      for (const { id, after } of first) expect(after, id).toContain('off/old')
+    }
+  })
+
   it('a thing holds the bars that it stands on, and those of no other rack', () => {
     const [first] = boatAndBox.placements.filter(({ host }) => host.on === 'bars')
     const gearId = first?.gearId

@@ -141,7 +141,7 @@ export function jobSteps(
     const loads = channels.filter(({ rackId }) => rackId === id).map((step) => step.id)
     return steps.map((step) => {
       // What comes off makes room first.
-      const room = step.purpose === 'liftOn' ? off.map((each) => each.id) : []
+      const room = step.stage === 'vehicle' || step.stage === 'start' ? off.map((each) => each.id) : []
       const later = [...room, ...(step.purpose === 'closesChannel' ? [...onIt, ...loads] : [])]
       const bed =
         step.stage === 'start'

@@ -175,7 +175,6 @@ export const MADE_STEPS: {
       minutes: about(5),
       hands: 2,
       footIds: footIds(work),
-      purpose: 'liftOn',
       task: placedOnSetting(work) ? byWord('parts', 'bars') : byWord('parts'),
       ...(placedOnSetting(work) && { tail: placesAlong(work.at) }),
     },

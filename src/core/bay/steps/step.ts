@@ -122,8 +122,8 @@ export interface Step {
   /** The feet it is about, for the small drawing. */
   readonly footIds: readonly string[]
   readonly rackId: string | undefined
-  /** What other steps are ordered by: the rack goes on the vehicle, a channel is closed, or the spread is decided. */
-  readonly purpose?: 'liftOn' | 'closesChannel' | 'decidesSpread'
+  /** What other steps are ordered by: a channel is closed, or the spread is decided. */
+  readonly purpose?: 'closesChannel' | 'decidesSpread'
 }
 
 export const PHASE_WORD: Readonly<Record<Phase, string>> = {

@@ -5,7 +5,7 @@ import { run, sentences } from './findings.testing'
 import { halfKnownCheck } from './half-known'
 
 const [tent] = ridgeTent.gear.filter(({ opens }) => opens !== undefined)
-const { opens, ...closed } = tent!
+const { opens: _, ...closed } = tent!
 const withTent = (thing: Plan['gear'][number]): Plan => ({
   ...ridgeTent,
   gear: ridgeTent.gear.map((each) => (each.id === thing.id ? thing : each)),
