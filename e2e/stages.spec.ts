@@ -19,7 +19,7 @@ test('one bar leads through a whole job and says at every stop how each stands',
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Two bikes on the hatchback')
     await expect(stages.locator('[aria-current=step]')).toContainText(stop)
     await expect(stages).toContainText('1 to find out')
-    await expect(stages).toContainText('0 of 23')
+    await expect(stages).toContainText('0 of 27')
     await expect(stateButton(page, 'Road')).toContainText('Find out')
   }
   // From the log the next thing leads to its very field on the bench.
