@@ -94,6 +94,8 @@ const LEFT_PLACES: Readonly<Record<string, number>> = { kg: 2 }
 
 function placesFor(dimension: Dimension, inUnit: number, left?: string): number {
   if (dimension === 'torque') return torquePlaces(inUnit)
+  // A skew is a fraction of a degree.
+  if (dimension === 'angle' && Math.abs(inUnit) < 1) return 2
   return (left === undefined ? undefined : LEFT_PLACES[left]) ?? PLACES[dimension]
 }
 

@@ -1,6 +1,7 @@
 import { TAPED_NAME, type Taped } from '../../log/taped'
 import type { HeldBy } from '../../kinds/attachment'
 import { deg, mm, type Phrase } from '../../units/phrase'
+import { whose } from '../../units/words'
 import { squareness as skewOf } from '../../survey/bars/bar-squareness'
 import { plannedReading, type PlannedPair } from './taped'
 import type { JudgedReading, Middles } from './bar-readings'
@@ -19,26 +20,34 @@ const PUT_RIGHT: Readonly<Record<HeldBy, string | undefined>> = {
   hole: 'Its feet are over drilled holes. Check for a foot on the wrong hole and for a bar askew in its feet.',
 }
 
-/** Which end of the rear bar goes which way to bring both sides to the planned spread. */
+/** Nobody moves a bar by less. mm */
+const LEAST_MOVE_MM = 0.5
+
+/** Which end of the rear bar goes which way, by how much, to bring both sides to the planned spread. */
+function endsToMove({ spreadMm }: PlannedPair, leftMm: number, rightMm: number): Phrase {
+  const ends = [
+    ['left', leftMm],
+    ['right', rightMm],
+  ] as const
+  const moves = ends.flatMap(([side, value]): Phrase[] => {
+    const by = spreadMm - value
+    return Math.abs(by) < LEAST_MOVE_MM
+      ? []
+      : [[`${side} end `, mm(Math.abs(by)), by > 0 ? ' rearward' : ' forward']]
+  })
+  return moves.flatMap((each, i) => (i === 0 ? [...each] : [', its ', ...each]))
+}
+
+/** Whether both sides are alike, how far the bars stand askew, and which end goes which way to bring both sides to the planned spread. */
 export function parallel(pair: PlannedPair, middles: Middles): JudgedReading[] {
   const [left, right] = [middles.spreadLeft?.mm, middles.spreadRight?.mm]
   if (left === undefined || right === undefined) return []
   const tolerance = pair.toleranceMm
   const off = right - left
   const otherwise = PUT_RIGHT[pair.heldBy]
-  if (Math.abs(off) > tolerance) {
-    const move = ([side, value]: readonly [string, number]): Phrase => {
-      const by = pair.spreadMm - value
-      return Math.abs(by) < 0.5 ? [] : [`${side} end `, mm(Math.abs(by)), by > 0 ? ' rearward' : ' forward']
-    }
-    const moves = (
-      [
-        ['left', left],
-        ['right', right],
-      ] as const
-    )
-      .map(move)
-      .filter((each) => each.length > 0)
+  const skew = deg(Math.abs(skewOf(left, right, (pair.front.acrossMm + pair.rear.acrossMm) / 2).skewDeg))
+  const moves = endsToMove(pair, left, right)
+  if (Math.abs(off) > tolerance)
     return [
       {
         what: 'parallel',
@@ -49,21 +58,16 @@ export function parallel(pair: PlannedPair, middles: Middles): JudgedReading[] {
           'The bars are ',
           mm(Math.abs(off)),
           ' out of parallel (',
-          deg(Math.abs(skewOf(left, right, (pair.front.acrossMm + pair.rear.acrossMm) / 2).skewDeg)),
+          skew,
           '); ',
           mm(tolerance),
           ' is allowed. ',
           ...(otherwise === undefined
-            ? [
-                `Loosen the ${pair.rear.name} and bring its `,
-                ...moves.flatMap((each, i) => (i === 0 ? each : [', its ', ...each])),
-                ', then measure again.',
-              ]
+            ? [`Loosen the ${pair.rear.name} and bring its `, ...moves, ', then measure again.']
             : [otherwise]),
         ],
       },
     ]
-  }
   const mean = (left + right) / 2 - pair.spreadMm
   const shifted = Math.abs(mean) > tolerance
   const exact = Math.abs(mean) < 0.5
@@ -73,7 +77,17 @@ export function parallel(pair: PlannedPair, middles: Middles): JudgedReading[] {
       severity: 'clear',
       measuredMm: Math.abs(off),
       limitMm: tolerance,
-      say: ['The bars are parallel within ', mm(Math.abs(off)), '.'],
+      say: [
+        'The bars are parallel within ',
+        mm(Math.abs(off)),
+        ' (',
+        skew,
+        ')',
+        ...(Math.abs(off) >= LEAST_MOVE_MM && moves.length > 0 && otherwise === undefined
+          ? [`; to make both sides alike, bring the ${whose(pair.rear.name)} `, ...moves]
+          : []),
+        '.',
+      ],
     },
     {
       what: 'spread',
@@ -140,7 +154,15 @@ export function centred(pair: PlannedPair, middles: Middles, which: 'front' | 'r
             mm(Math.abs(off)),
             ` to the ${off > 0 ? 'right' : 'left'}; it hangs over more on the ${off > 0 ? 'left' : 'right'}.`,
           ]
-        : [`${name}: centred within `, mm(Math.abs(off)), '.'],
+        : [
+            `${name}: centred within `,
+            mm(Math.abs(off)),
+            ...(Math.abs(off) < LEAST_MOVE_MM
+              ? ['.']
+              : [
+                  `; it hangs over more on the ${off > 0 ? 'left' : 'right'}, so the ${off > 0 ? 'right' : 'left'} is the way back.`,
+                ]),
+          ],
     },
   ]
 }

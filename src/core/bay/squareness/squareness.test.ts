@@ -66,6 +66,19 @@ describe('two bars as they stand', () => {
       expect(of(held)).not.toMatch(/forward|rearward/)
   })
 
+  it('within the tolerance say how far askew they are all the same, and which end makes both sides alike (B7)', () => {
+    // atan(2.4 / 1000), plane trigonometry: 0.1375 degrees.
+    expect(said({ spreadLeft: [762.4], spreadRight: [760] }, 'parallel')).toBe(
+      'clear: The bars are parallel within 2.4 mm (0.14°); to make both sides alike, bring the Rear bar’s left end 2.4 mm forward.',
+    )
+    expect(said({ spreadLeft: [760], spreadRight: [760] }, 'parallel')).toBe(
+      'clear: The bars are parallel within 0 mm (0°).',
+    )
+    expect(said({ frontOverLeft: [91.2], frontOverRight: [88.8] }, 'front centred')).toBe(
+      'clear: Front bar: centred within 1.2 mm; it hangs over more on the left, so the right is the way back.',
+    )
+  })
+
   it('both ends off say both moves', () => {
     expect(said({ spreadLeft: [755], spreadRight: [764] }, 'parallel')).toContain(
       'bring its left end 5 mm rearward, its right end 4 mm forward',
