@@ -1,9 +1,11 @@
 import type { ProofOutcome } from '../log/proof-outcome'
+import { paneMoves } from '../kinds/obstacle'
 import type { Finding } from '../review/finding'
 import { USUAL_DRIVES, type BayRules } from '../plan/schema/house'
 import type { Plan } from '../plan/schema/plan'
 import type { Obstacle } from '../plan/schema/vehicle'
 import type { Survey } from '../survey/survey'
+import { JOB_TITLE } from './steps/own-titles'
 
 /** Something to prove before the vehicle leaves. */
 export interface ProofItem {
@@ -36,20 +38,8 @@ type Pane = Extract<Obstacle, { kind: 'sunroof' }>
 const panesOf = ({ vehicle: { obstacles } }: Plan): Pane[] =>
   obstacles.filter((each): each is Pane => each.kind === 'sunroof')
 
-/** What a pane does by how it is said to move; of one of which nobody has said it, both are tried. */
-const PANE_MOVES: Readonly<
-  Record<NonNullable<Pane['moves']> | 'unsaid', { readonly tilts: boolean; readonly slides: boolean }>
-> = {
-  unsaid: { tilts: true, slides: true },
-  fixed: { tilts: false, slides: false },
-  inside: { tilts: false, slides: true },
-  outside: { tilts: false, slides: true },
-  tilts: { tilts: true, slides: false },
-  tiltsAndSlides: { tilts: true, slides: true },
-}
-
 /** How it looks from the front, drives, and has driven. Speed in km/h. */
-const standing = (kmH: number, rules: BayRules): readonly ProofItem[] => [
+const ofWhatStands = (kmH: number, rules: BayRules): readonly ProofItem[] => [
   {
     id: 'front',
     title: 'Look from the front',
@@ -59,11 +49,11 @@ const standing = (kmH: number, rules: BayRules): readonly ProofItem[] => [
   },
   {
     id: 'drive',
-    title: 'Drive it',
+    title: JOB_TITLE.drive,
     detail: 'Case by case, up to this speed; record how loud it is at this speed only.',
     minutes: 15,
     evidence: 'drive',
-    kmH: kmH,
+    kmH,
     cases: driveCases(rules),
   },
   {
@@ -128,7 +118,7 @@ export function proofList({ plan, racks }: Survey, rules: BayRules): ProofItem[]
       evidence: 'opens' as const,
     })),
     ...panesOf(plan).flatMap((each) => [
-      ...(PANE_MOVES[each.moves ?? 'unsaid'].tilts
+      ...(paneMoves(each).tilts
         ? [
             {
               id: `sunroof-tilt-${each.id}`,
@@ -139,7 +129,7 @@ export function proofList({ plan, racks }: Survey, rules: BayRules): ProofItem[]
             },
           ]
         : []),
-      ...(PANE_MOVES[each.moves ?? 'unsaid'].slides
+      ...(paneMoves(each).slides
         ? [
             {
               id: `sunroof-slide-${each.id}`,
@@ -165,7 +155,7 @@ export function proofList({ plan, racks }: Survey, rules: BayRules): ProofItem[]
       minutes: 3,
       evidence: 'opens' as const,
     })),
-    ...(stands ? standing(plan.use.roadKmH, rules) : []),
+    ...(stands ? ofWhatStands(plan.use.roadKmH, rules) : []),
   ]
   return items.filter((each) => each !== undefined)
 }

@@ -9,7 +9,7 @@ interface Words {
 export type Choices = readonly (readonly [value: string | number, words: string])[]
 
 /** What stands around a thing, to choose from by name. */
-export type Around = 'attachments' | 'gates' | 'steps' | 'ownSteps' | 'racks'
+export type Around = 'attachments' | 'gates' | 'steps' | 'ownSteps' | 'rackSteps' | 'racks'
 
 /** A figure with a unit. `times`: shown as so many of what the plan keeps, a half width as a width. */
 interface Quantity extends Words {

@@ -28,6 +28,11 @@ export const STEP_MINUTES_FIELD = group('Minutes of this step', {
 /** How the house goes about fitting, and what it changes of the steps. */
 export const HOUSE_FITTING_FIELD = group('', {
   ...SCHOOL_FIELDS,
+  squaring: choice(
+    SCHOOLS.squaring.label,
+    waysToChoose('squaring'),
+    'Of bed racks with trusses: what else is taped follows from what it stands on',
+  ),
   steps: list(
     'Steps changed by the house',
     'a changed step',
@@ -40,8 +45,13 @@ export const HOUSE_FITTING_FIELD = group('', {
       title: text('Called'),
       detail: text('Said besides'),
       minutes: group('', MINUTES_FIELDS),
-      after: several(choice('After which steps', 'ownSteps')),
-      leftOut: flag('Left out', 'Only a step that stands on a word: a reading, a sign or a count stays'),
+      after: several(
+        choice('After which steps', 'rackSteps', 'Of its own phase: an earlier phase comes first anyway'),
+      ),
+      leftOut: flag(
+        'Left out',
+        'Only a step that stands on a word: a reading, a sign, a count, a seat and a latch stay',
+      ),
     } satisfies FieldsOf<StepChange>),
   ),
 } satisfies FieldsOf<HouseFitting>)

@@ -1,5 +1,5 @@
 import { choicesOf } from '../kinds/kind'
-import { ANTENNA_FORMS, OBSTACLES, type ObstacleKind } from '../kinds/obstacle'
+import { ANTENNA_FORMS, PANE_MOVES, OBSTACLES, type ObstacleKind } from '../kinds/obstacle'
 import type { Obstacle } from '../plan/schema/vehicle'
 import { listOf, type UnknownRecord } from './unknown-record'
 import {
@@ -49,13 +49,7 @@ const OBSTACLE_FIELDS = {
   widthMm: length('Pane’s width'),
   moves: choice(
     'How it moves',
-    [
-      ['fixed', 'Not at all'],
-      ['inside', 'Slides under the roof'],
-      ['outside', 'Slides over the roof'],
-      ['tilts', 'Tilts'],
-      ['tiltsAndSlides', 'Tilts and slides'],
-    ],
+    choicesOf(PANE_MOVES, ({ choice: words }) => words),
     'A pane that stays shut touches nothing',
   ),
   tiltRiseMm: length('Rear edge rises by', 'Empty when it does not tilt'),

@@ -34,7 +34,7 @@ export const SCHOOLS = {
       },
       itself: {
         word: 'squares itself',
-        because: 'latches, sockets, posts or trusses place the bars, and a tape does not move them',
+        because: 'latches, posts, points, notches or trusses place the bars, and a tape does not move them',
       },
     },
   },

@@ -30,6 +30,27 @@ export const ANTENNA_FORMS = {
   puck: { halfMm: 40 },
 } as const satisfies Record<string, { readonly halfMm: number }>
 
+/** How a pane may move: as a form offers it, and whether it tilts, slides, and does either over the roof. */
+export const PANE_MOVES = {
+  fixed: { choice: 'Not at all', tilts: false, slides: false, slidesOver: false },
+  inside: { choice: 'Slides under the roof', tilts: false, slides: true, slidesOver: false },
+  outside: { choice: 'Slides over the roof', tilts: false, slides: true, slidesOver: true },
+  tilts: { choice: 'Tilts', tilts: true, slides: false, slidesOver: false },
+  tiltsAndSlides: { choice: 'Tilts and slides', tilts: true, slides: true, slidesOver: true },
+} as const satisfies Record<
+  string,
+  {
+    readonly choice: string
+    readonly tilts: boolean
+    readonly slides: boolean
+    readonly slidesOver: boolean
+  }
+>
+
+/** What a pane does; of one of which nobody has said it, all that panes do. */
+export const paneMoves = ({ moves }: { readonly moves?: keyof typeof PANE_MOVES | undefined }) =>
+  PANE_MOVES[moves ?? 'tiltsAndSlides']
+
 /** Things on the vehicle that the load may meet. */
 export const OBSTACLES = {
   hatch: { choice: 'Hatch', opens: 'up', shape: swings },
@@ -43,7 +64,7 @@ export const OBSTACLES = {
       tiltRiseMm: z.optional(sizeMm),
       slidesOutside: z.optional(z.strictObject({ travelMm: sizeMm, riseMm: sizeMm })),
       /** How it moves, where somebody has said: one that stays shut or slides under the roof meets nothing over it. */
-      moves: z.optional(z.enum(['fixed', 'inside', 'outside', 'tilts', 'tiltsAndSlides'])),
+      moves: z.optional(z.enum(kindsOf(PANE_MOVES))),
     },
   },
   antenna: {

@@ -1,3 +1,5 @@
+import { kindsOf } from '../kinds/kind'
+import { PANE_MOVES } from '../kinds/obstacle'
 import { isOnFrame, mayReinforce } from '../plan/schema/attachment-traits'
 import type { RatingOwner } from '../plan/commands/rating-commands'
 import type { Command } from '../plan/commands/command'
@@ -169,7 +171,7 @@ function chosen(plan: Plan, target: AskTarget, value: string): Command | undefin
         mayReinforce(each) ? { ...each, roofBears: value === 'yes' } : each,
       )
     case 'moves': {
-      const ways = ['fixed', 'inside', 'outside', 'tilts', 'tiltsAndSlides'] as const
+      const ways = kindsOf(PANE_MOVES)
       const moves = ways.find((way) => way === value)
       return (
         moves &&

@@ -1,3 +1,5 @@
+import { choicesOf } from '../kinds/kind'
+import { PANE_MOVES } from '../kinds/obstacle'
 import type { RatingOwner } from '../plan/commands/rating-commands'
 import type { FigureSheet } from '../provenance/conflicting-figures'
 import type { State } from '../units/scalars'
@@ -150,13 +152,7 @@ export function inputOf(target: AskTarget): AskInput {
     case 'moves':
       return {
         kind: 'choice',
-        options: [
-          ['fixed', 'It does not open'],
-          ['inside', 'It slides under the roof'],
-          ['outside', 'It slides over the roof'],
-          ['tilts', 'It tilts only'],
-          ['tiltsAndSlides', 'It tilts and slides over the roof'],
-        ],
+        options: choicesOf(PANE_MOVES, ({ choice }) => choice),
       }
   }
 }

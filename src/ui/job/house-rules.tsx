@@ -1,5 +1,5 @@
 'use client'
-import { ownStepChoices } from '@/core/api/fit'
+import { ownStepChoices, rackStepChoices } from '@/core/api/fit'
 import { HOUSE_RULES_FIELD, withUsualRules } from '@/core/api/fields'
 import { houseRulesSchema, type Plan } from '@/core/api/plan'
 import { useMemo } from 'react'
@@ -18,7 +18,7 @@ export function HouseRulesDialog({ plan, onClose }: { plan: Plan; onClose: () =>
       field={HOUSE_RULES_FIELD}
       schema={houseRulesSchema}
       now={now}
-      around={{ ownSteps: ownStepChoices() }}
+      around={{ ownSteps: ownStepChoices(), rackSteps: rackStepChoices() }}
       save={(rules) => refused(planStore.getState().run({ do: 'setRules', rules }))}
       also={{
         words: "Keep these as the shop's rules for new jobs",

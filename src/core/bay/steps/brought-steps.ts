@@ -33,6 +33,7 @@ function broughtStep(rack: RackAt, part: Part, step: WorkStep): Step[] {
     bySheet: after,
     ...(step.replaces !== undefined && { replaces: stepId(rack.rack.id, part.id, step.replaces) }),
     minutes: { from: minutes.from * times, to: minutes.to * times },
+    ...(step.decidesSpread && { purpose: 'decidesSpread' as const }),
     waitMinutes: step.waitMinutes ?? 0,
     hands: step.hands ?? 1,
     tools: step.tools ?? [],

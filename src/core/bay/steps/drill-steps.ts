@@ -44,7 +44,7 @@ export function drillSteps(survey: Survey, rack: RackAt): Step[] {
     .filter(({ rackId }) => rackId === rack.rack.id)
     .flatMap((plan): Step[] => {
       const id = `${rack.rack.id}/${plan.partId}`
-      const common = { group: rack.rack.id, rackId: rack.rack.id, stage: 'vehicle' as const }
+      const common = { group: rack.rack.id, rackId: rack.rack.id, stage: 'vehicle' as const, key: 'drill' }
       // Where the vehicle has no points there is nothing to go by, hole by hole.
       const drilled =
         plan.holes.length === 0

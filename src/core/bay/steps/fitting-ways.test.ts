@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { boatAndBox, DEMO_PLANS, hatchJob, ridgeTent, yardVan } from '@/demo/plans'
+import { bedTentJob, boatAndBox, DEMO_PLANS, hatchJob, ridgeTent, yardVan } from '@/demo/plans'
+import { ATTACHMENTS } from '../../kinds/attachment'
+import { kindsOf } from '../../kinds/kind'
 import type { FittingSchools, StepChange } from '../../plan/schema/fitting'
 import { USUAL_BAY, type BayRules } from '../../plan/schema/house'
 import type { Plan } from '../../plan/schema/plan'
@@ -9,9 +11,11 @@ import { survey } from '../../survey/survey'
 import { toFit } from '../../units/scalars'
 import { phraseText } from '../../units/phrase'
 import { proofList } from '../proof'
+import { ownStepChoices } from './fitting-orders'
 import { jobSteps } from './job-steps'
 import { pairsOf } from './pairs'
 import { plainJob } from './plain-job.testing'
+import { waysOf } from './schools'
 import type { Step } from './step'
 
 const stepsOf = (plan: Plan, rules: BayRules = USUAL_BAY): readonly Step[] => {
@@ -53,6 +57,16 @@ describe('two ways of fitting', () => {
     }
     expect(spreads(hooks)).toEqual([])
     expect(spreads(fitted(hooks, { squaring: 'taped' })).length).toBeGreaterThan(0)
+    // The vehicle's points place the bars along, and their ends are measured all the same.
+    const points = survey(plainJob('fixedPoint', 'bars'))
+    expect(points.racks.map((rack) => waysOf(rack, USUAL_BAY).squaring)).toEqual(['itself'])
+    expect(points.racks.flatMap((rack) => pairsOf(points, rack)).flatMap(({ taped }) => taped)).toEqual([
+      'frontOverLeft',
+      'frontOverRight',
+      'rearOverLeft',
+      'rearOverRight',
+    ])
+    expect(spreads(fitted(plainJob('fixedPoint', 'bars'), { squaring: 'taped' })).length).toBeGreaterThan(0)
     expect(spreads(hatchJob).length).toBeGreaterThan(0)
     expect(spreads(fitted(hatchJob, { squaring: 'itself' }))).toEqual([])
   })
@@ -133,7 +147,7 @@ describe('a part’s own sheet, the house and the job', () => {
       { step: 'covers', leftOut: true },
       { step: 'square', leftOut: true },
       { step: 'prepare', attachment: 'gutter', title: 'Never here' },
-      { step: 'feet-on-bars', after: ['prepare'] },
+      { step: 'sub-assembly', after: ['feet-on-bars'] },
     ]
     const steps = stepsOf(hatchJob, { ...USUAL_BAY, fitting: { steps: changes } })
     const prepare = steps.find(({ id }) => id === `${rackId}/prepare`)
@@ -144,7 +158,79 @@ describe('a part’s own sheet, the house and the job', () => {
     expect(phraseText(prepare?.detail ?? [])).toMatch(/Two buckets\.$/)
     expect(keysOf(steps, rackId)).not.toContain('covers')
     expect(keysOf(steps, rackId)).toContain('square')
-    expect(steps.find(({ id }) => id === `${rackId}/feet-on-bars`)?.after).toContain(`${rackId}/prepare`)
+    const [later, first] = ['sub-assembly', 'feet-on-bars'].map((key) =>
+      steps.find(({ id }) => id === `${rackId}/${key}`),
+    )
+    expect(later?.after).toContain(first?.id)
+    expect(first?.after).not.toContain(later?.id)
+  })
+
+  it('the house breaks no order: it moves a step within its phase, and never leaves out a seat or a latch', () => {
+    const sockets = plainJob('bedSocket', 'bed')
+    const changes: StepChange[] = [
+      { step: 'lift-on', after: ['start-by-hand', 'torque', 'covers'] },
+      { step: 'try-latches', leftOut: true },
+      { step: 'prepare', after: ['try-latches'] },
+    ]
+    const steps = stepsOf(sockets, { ...USUAL_BAY, fitting: { steps: changes } })
+    const keys = keysOf(steps, 'rack')
+    expect(keys.indexOf('lift-on')).toBe(keys.indexOf('start-by-hand') + 1)
+    expect(keys).toContain('try-latches')
+    expect(keys.indexOf('prepare')).toBe(0)
+  })
+
+  it('every step that a house may choose is one of some rack, thing or job', () => {
+    const plans = [
+      ...DEMO_PLANS,
+      ...kindsOf(ATTACHMENTS).flatMap((on) => ATTACHMENTS[on].racks.map((kind) => plainJob(on, kind))),
+    ]
+    const drilled = withRacks(ridgeTent, (rack) => ({
+      ...rack,
+      parts: rack.parts.map((part) =>
+        part.role === 'feet' ? { ...part, kit: { drills: { holes: 2, reversible: false } } } : part,
+      ),
+    }))
+    const hung = [hatchJob, boatAndBox].map((plan) => fitted(plan, { build: 'vehicle' }))
+    const under = withRacks(hatchJob, (rack) =>
+      rack.kind === 'bars'
+        ? {
+            ...rack,
+            bars: rack.bars.map((bar) => ({ ...bar, profile: { ...bar.profile, hasUnderChannel: true } })),
+          }
+        : rack,
+    )
+    const keys = new Set(
+      [...plans, ...hung, drilled, under].flatMap((plan) => stepsOf(plan).map(({ key }) => key)),
+    )
+    for (const [key, words] of ownStepChoices()) expect(keys.has(key), words).toBe(true)
+  })
+
+  it('a part’s step of the same phase decides the spread before the bars are placed, and a thing’s own step centres it', () => {
+    const decides = stepsOf(withOwn({ id: 'jig', stage: 'place', title: 'Lay the jig', decidesSpread: true }))
+    const jig = decides.find(({ title }) => title.endsWith('Lay the jig'))
+    expect(jig).toBeDefined()
+    expect(decides.find(({ id }) => id === `${rackId}/place`)?.after).toContain(jig?.id)
+    const laser: Plan = {
+      ...bedTentJob,
+      gear: bedTentJob.gear.map((gear) =>
+        gear.opens
+          ? {
+              ...gear,
+              work: {
+                ...gear.work,
+                steps: [{ id: 'laser', stage: 'place', title: 'By laser', replaces: '/centre' }],
+              },
+            }
+          : gear,
+      ),
+    }
+    const steps = stepsOf(laser)
+    const own = steps.find(({ title }) => title === 'By laser')
+    expect(steps.some(({ id }) => id.endsWith('/centre'))).toBe(false)
+    expect(own?.after.some((id) => id.endsWith('/set'))).toBe(true)
+    expect(steps.some(({ task, after }) => task.kind === 'torque' && after.includes(own?.id ?? ''))).toBe(
+      true,
+    )
   })
 
   it('minutes typed for the job go before the house’s', () => {

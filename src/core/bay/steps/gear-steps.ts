@@ -1,5 +1,6 @@
 import { hasSpacing } from '../../kinds/mount'
 import { mm, type Phrase } from '../../units/phrase'
+import type { Gear } from '../../plan/schema/gear'
 import type { BayRules } from '../../plan/schema/house'
 import type { ThingAt } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
@@ -48,6 +49,7 @@ export function gearSteps(
       detail: step.detail === undefined ? [] : [step.detail],
       after: [COUNT, ...bySheet, ...(LEVEL[step.stage] > 0 ? under : [])],
       bySheet,
+      ...(step.replaces !== undefined && { replaces: id(step.replaces.replace(/^\//, '')) }),
       minutes: step.minutes ?? { from: 5, to: 8 },
       waitMinutes: step.waitMinutes ?? 0,
       hands: step.hands ?? 1,
@@ -89,6 +91,7 @@ export function gearSteps(
   const set = stepOf({
     ...common,
     id: id('set'),
+    key: 'set',
     stage: 'start',
     title: `Set the ${gear.name} on, started by hand`,
     detail: [
@@ -120,6 +123,7 @@ export function gearSteps(
           stepOf({
             ...common,
             id: id('centre'),
+            key: 'centre',
             stage: 'place',
             title: `Centre the ${gear.name}`,
             detail: [...where, ' The same on both sides, before anything is tightened.'],
@@ -139,6 +143,7 @@ export function gearSteps(
       stepOf({
         ...common,
         id: id(`torque-${i}`),
+        key: 'torque',
         stage: 'torque',
         title: tighteningTitle(group),
         detail: [...tighteningLead(group), tighteningWords(group)],
@@ -154,3 +159,7 @@ export function gearSteps(
     ),
   ]
 }
+
+/** The usual steps of a thing that its own step may stand in the place of. */
+export const replaceableOfGear = ({ fit, name }: Pick<Gear, 'fit' | 'name'>): [string, string][] =>
+  hasSpacing(fit.mount) ? [['/centre', `Centre the ${name}`]] : []

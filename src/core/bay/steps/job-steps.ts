@@ -11,6 +11,7 @@ import { gearSteps } from './gear-steps'
 import { comingOff, fittedThings } from './joint-groups'
 import { COUNT, LEVEL } from './levels'
 import { inOrder, type Order } from './order'
+import { JOB_TITLE } from './own-titles'
 import { rackSteps } from './rack-steps'
 import { reopenedChannels } from './reopened-channels'
 import type { Step } from './step'
@@ -112,7 +113,9 @@ export function jobSteps(
   }
   const things = fittedThings(survey)
   const gear = things.flatMap((thing) => gearSteps(survey, thing, rules, fixedBy))
-  const decides = gear.filter(({ purpose }) => purpose === 'decidesSpread')
+  const decides = [...gear, ...racks.flatMap(({ steps }) => steps)].filter(
+    ({ purpose }) => purpose === 'decidesSpread',
+  )
   const barred = barChannels(survey)
   const reopened = reopenedChannels(survey, barred)
   const opened = (rackId: string) =>
@@ -147,9 +150,11 @@ export function jobSteps(
         step.stage === 'start'
           ? loads.filter((load) => channels.find((each) => each.id === load)?.stage === 'vehicle')
           : []
-      // A thing decides the spread of the bars it stands on, and of no other rack.
+      // A thing or a part decides the spread of its own rack's bars, and of no other.
       const first =
-        step.stage === 'place' ? decides.filter(({ rackId }) => rackId === id).map((each) => each.id) : []
+        step.stage === 'place' && step.purpose !== 'decidesSpread'
+          ? decides.filter(({ rackId }) => rackId === id).map((each) => each.id)
+          : []
       return later.length + bed.length + first.length === 0
         ? step
         : { ...step, after: [...new Set([...step.after, ...later, ...bed, ...first])] }
@@ -157,10 +162,11 @@ export function jobSteps(
   })
   const count = stepOf({
     id: COUNT,
+    key: 'count',
     group: 'job',
     rackId: undefined,
     stage: 'bench',
-    title: 'Lay out and count the parts',
+    title: JOB_TITLE.count,
     detail: ['All parts on the bench before the first bolt: a missing part stops the job now, not later.'],
     minutes: { from: 10, to: 20 },
     task: { kind: 'count' },
@@ -179,6 +185,7 @@ export function jobSteps(
   const proof = proofs.map((item, i) =>
     stepOf({
       id: `prove/${item.id}`,
+      key: item.id,
       group: 'job',
       rackId: undefined,
       stage: 'prove',
@@ -191,10 +198,11 @@ export function jobSteps(
   )
   const tell = stepOf({
     id: 'job/tell',
+    key: 'tell',
     group: 'job',
     rackId: undefined,
     stage: 'prove',
-    title: 'Tell the customer, hand over tools and keys',
+    title: JOB_TITLE.tell,
     detail: [
       'Explain the limits in each state, the cautions and the next check. Tools and keys stay with the vehicle: the next adjustment needs them.',
     ],

@@ -1,16 +1,17 @@
 import type { Ways } from '../../kinds/fitting-ways'
 import { ATTACHMENTS } from '../../kinds/attachment'
+import { RACK_KINDS } from '../../kinds/rack-kind'
 import { hasNotches } from '../../plan/schema/attachment-traits'
 import { hasChannel, hasUnderChannel, type Part } from '../../plan/schema/rack'
 import type { RackAt } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
 import type { Phrase } from '../../units/phrase'
 import { markAsks, markedPlacesWords } from '../marked-places'
-import { MADE_TITLE, type MadeKey } from './fitting-order'
 import { tighteningLead, tighteningTitle, tighteningWords } from './joint-groups'
 import { about } from './minutes'
-import { isPlacedByVehicle } from './pairs'
+import { MADE_TITLE, type MadeKey } from './own-titles'
 import { placesAlong, placesOfFeet } from './place-words'
+import { isPlacedByVehicle } from './vehicle-place'
 import type { FactName, JointGroup, PairAsk, Step, Task } from './step'
 
 /** What the steps of one rack are made from. */
@@ -65,8 +66,7 @@ const channels = ({ at }: RackWork, where: typeof hasChannel): boolean =>
 
 const cutStep = (work: RackWork, which: 'under' | 'top' | 'all'): MadeStep => ({
   key: which === 'under' ? 'strips-under' : 'strips',
-  title:
-    which === 'under' ? 'Cut and press in the strips that place the feet' : 'Cut and press in the strips',
+  title: MADE_TITLE[which === 'under' ? 'strips-under' : 'strips'],
   detail: [
     which === 'under'
       ? 'To the cut list, just as long as the gap: they are the spacers of the feet.'
@@ -291,9 +291,7 @@ export const MADE_STEPS: {
       : [],
   covers: (work) => {
     const keys = work.at.rack.parts.flatMap((each) => (each.work?.keys ? [each.work.keys] : []))
-    // Feet on a roof have covers; clamps in a bed, legs and ladders have locks where their sheet says so.
-    const covered =
-      part(work, 'feet') !== undefined && !['bed', 'frame', 'ladder'].includes(work.at.rack.kind)
+    const covered = part(work, 'feet') !== undefined && RACK_KINDS[work.at.rack.kind].feetCovered
     return keys.length > 0 || covered
       ? [
           {

@@ -7,8 +7,8 @@ import type { Survey } from '../../survey/survey'
 import type { PairBar } from '../squareness/taped'
 import type { PairAsk } from './step'
 import { bayRulesOf } from '../../plan/schema/house'
-import { waysOf } from './schools'
-import { vehiclePlace } from './vehicle-place'
+import { RACK_KINDS } from '../../kinds/rack-kind'
+import { standsByItself, waysOf } from './schools'
 
 const SPREADS: readonly Taped[] = ['spreadLeft', 'spreadRight']
 const DIAGONALS: readonly Taped[] = ['diagonalLeft', 'diagonalRight']
@@ -19,10 +19,6 @@ const ACROSS: readonly Taped[] = ['frontAcross', 'rearAcross']
 
 const heldBy = (attachment: BarAt['attachment']): HeldBy =>
   attachment === undefined ? 'rail' : hasNotches(attachment) ? 'notch' : ATTACHMENTS[attachment.kind].holds
-
-/** Whether all bars of a rack stand where the vehicle has a place for them, so that no spread is taped. */
-export const isPlacedByVehicle = ({ bars }: RackAt): boolean =>
-  bars.length > 0 && bars.every((bar) => vehiclePlace(bar) !== undefined)
 
 /** The mark on a bar that its row of the fit sheet names. */
 function markOf(rack: RackAt, own: BarAt): string | undefined {
@@ -43,11 +39,10 @@ export function pairsOf(survey: Survey, at: RackAt): PairAsk[] {
   const [front, ...others] = bars
   const legs = rack.parts.some(({ role }) => role === 'legs')
   if (!front) return []
-  const isAsked = rack.fitting?.squaring === 'taped'
   const isTaped = waysOf(at, bayRulesOf(survey.plan.rules)).squaring === 'taped'
-  const isAlong = isAsked || (isTaped && !isPlacedByVehicle(at))
-  const along = isAlong ? SPREADS : []
-  const crossed = isAlong ? [...DIAGONALS, ...ACROSS] : []
+  const along = isTaped ? SPREADS : []
+  const crossed = isTaped ? [...DIAGONALS, ...ACROSS] : []
+  const ends = RACK_KINDS[rack.kind].barsSlideAcross && (isTaped || !standsByItself(at)) ? OVERHANGS : []
   const end = (own: BarAt): PairBar => ({
     id: own.bar.id,
     name: own.bar.name,
@@ -74,7 +69,7 @@ export function pairsOf(survey: Survey, at: RackAt): PairAsk[] {
         : [
             ...along,
             ...crossed,
-            ...(isTaped && (rack.kind === 'bars' || rack.kind === 'bed') ? OVERHANGS : []),
+            ...ends,
             ...(legs ? LEGS : []),
             ...(legs || markOf(at, front) !== undefined ? MARKS : []),
           ],

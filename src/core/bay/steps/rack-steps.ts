@@ -1,24 +1,26 @@
 import type { Ways } from '../../kinds/fitting-ways'
 import { PART_ROLES } from '../../kinds/part-role'
 import type { BayRules } from '../../plan/schema/house'
+import { PHASES, type Phase } from '../../plan/schema/work'
 import type { RackAt } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
 import { broughtSteps } from './brought-steps'
 import { drillSteps } from './drill-steps'
-import type { MadeEntry, PlainEntry } from './fitting-order'
+import type { MadeEntry, OrderEntry } from './fitting-order'
+import { orderOf } from './fitting-orders'
 import { rackJoints } from './joint-groups'
 import { MADE_STEPS, type MadeStep, type RackWork } from './made-steps'
 import { about } from './minutes'
 import { pairsOf } from './pairs'
-import { orderOf, waysOf } from './schools'
+import { waysOf } from './schools'
 import type { Step } from './step'
+import { inHouseOrder } from './step-changes'
 import { stepOf } from './step-of'
 
-const isMade = (entry: MadeEntry | PlainEntry): entry is MadeEntry => 'made' in entry
+const isMade = (entry: OrderEntry): entry is MadeEntry => 'made' in entry
 
-const goesThisWay = ({ only }: MadeEntry | PlainEntry, ways: Ways): boolean =>
+const goesThisWay = ({ only }: OrderEntry, ways: Ways): boolean =>
   (only?.build === undefined || only.build === ways.build) &&
-  (only?.squaring === undefined || only.squaring === ways.squaring) &&
   (only?.strips === undefined || only.strips === ways.strips)
 
 /** How far from the vehicle a joint's part stands in its rack: what bears the others is tightened before them. */
@@ -35,11 +37,11 @@ function byTier(steps: readonly Step[], work: RackWork): Step[][] {
   return tiers.map((tier) => steps.filter((step) => tierOf(step, work) === tier))
 }
 
-function entrySteps(entry: MadeEntry | PlainEntry, work: RackWork): Step[] {
+function entrySteps(entry: OrderEntry, stage: Phase, work: RackWork): Step[] {
   const { rack } = work.at
-  const common = { group: rack.id, rackId: rack.id, stage: entry.stage }
+  const common = { group: rack.id, rackId: rack.id, stage, key: isMade(entry) ? entry.made : entry.key }
   if (!isMade(entry)) {
-    const { key, title, detail, minutes, hands = 1, tools = [], on } = entry
+    const { key, title, detail, minutes, hands = 1, tools = [], on, kept } = entry
     return [
       stepOf({
         ...common,
@@ -49,6 +51,7 @@ function entrySteps(entry: MadeEntry | PlainEntry, work: RackWork): Step[] {
         minutes,
         hands,
         tools,
+        ...(kept && { kept }),
         footIds: work.at.feet.map(({ id }) => id),
         task: { kind: 'do', on },
       }),
@@ -72,6 +75,18 @@ function entrySteps(entry: MadeEntry | PlainEntry, work: RackWork): Step[] {
   })
 }
 
+/** Steps one after the other, but for those that wait for nothing of their phase. */
+function chained(phase: readonly (readonly Step[])[], beside: ReadonlySet<string>): Step[] {
+  const waits = phase.filter(([first]) => !beside.has(first?.key ?? ''))
+  return phase.flatMap((steps) => {
+    const before = waits[waits.indexOf(steps) - 1] ?? []
+    return steps.map((step) => ({
+      ...step,
+      after: [...new Set([...step.after, ...before.map(({ id }) => id)])],
+    }))
+  })
+}
+
 /** Every step of fitting one rack, phase by phase as the record of its way to attach has it; edges between phases are added with the whole job's. */
 export function rackSteps(survey: Survey, at: RackAt, rules: BayRules): Step[] {
   const ways = waysOf(at, rules)
@@ -83,19 +98,14 @@ export function rackSteps(survey: Survey, at: RackAt, rules: BayRules): Step[] {
     groups: rackJoints(at, rules),
     pairs: pairsOf(survey, at),
   }
-  const before = new Map<Step['stage'], readonly string[]>()
-  const own = order.steps
-    .filter((entry) => goesThisWay(entry, ways))
-    .flatMap((entry) =>
-      byTier(entrySteps(entry, work), work).flatMap((steps) => {
-        const after = entry.beside ? [] : (before.get(entry.stage) ?? [])
-        if (!entry.beside)
-          before.set(
-            entry.stage,
-            steps.map(({ id }) => id),
-          )
-        return steps.map((step) => ({ ...step, after: [...new Set([...step.after, ...after])] }))
-      }),
+  const own = PHASES.flatMap((stage) => {
+    const listed = (order.steps[stage] ?? [])
+      .filter((entry) => goesThisWay(entry, ways))
+      .flatMap((entry) => byTier(entrySteps(entry, stage, work), work))
+    const beside = new Set(
+      (order.steps[stage] ?? []).flatMap((entry) => (isMade(entry) && entry.beside ? [entry.made] : [])),
     )
+    return chained(inHouseOrder(listed, rules.fitting?.steps ?? [], at.attachment?.kind), beside)
+  })
   return [...own, ...broughtSteps(at)]
 }

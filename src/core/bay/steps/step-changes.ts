@@ -3,13 +3,7 @@ import type { StepChange, StepMinutes } from '../../plan/schema/fitting'
 import { LEVEL } from './levels'
 import type { Step } from './step'
 
-/** A step by the end of its id, which is alike for every rack and every thing; the joints of a rack are one. */
-export function stepKey({ id, group, task }: Pick<Step, 'id' | 'group' | 'task'>): string {
-  if (task.kind === 'torque') return 'torque'
-  return id.startsWith(`${group}/`) ? id.slice(group.length + 1) : id
-}
-
-/** Whether a step stands on a word alone: only such a one can be left out, or done in another way. */
+/** Whether a step stands on a word alone: only such a one can be done in another way. */
 export const isByWord = ({ task }: Pick<Step, 'task'>): boolean => task.kind === 'do'
 
 /**
@@ -52,38 +46,55 @@ export function replacedSteps(steps: readonly Step[]): ReadonlyMap<string, strin
   )
 }
 
-/** The app's own steps as the house has them: its words, its minutes, what comes before, what it leaves out. */
+/** What the house changes of a step on what its rack stands on. */
+const changesOf = (
+  key: string | undefined,
+  changes: readonly StepChange[],
+  on: AttachmentKind | undefined,
+): readonly StepChange[] =>
+  changes.filter(({ step, attachment }) => step === key && (attachment === undefined || attachment === on))
+
+/** The steps of one phase in the order that the house has: each after those of the same phase that it is to come after. */
+export function inHouseOrder(
+  phase: readonly (readonly Step[])[],
+  changes: readonly StepChange[],
+  on: AttachmentKind | undefined,
+): readonly (readonly Step[])[] {
+  const has = (steps: readonly Step[], keys: readonly string[]) =>
+    steps.some(({ key }) => key !== undefined && keys.includes(key))
+  return phase
+    .flatMap((steps) => changesOf(steps[0]?.key, changes, on).map((change) => ({ steps, change })))
+    .reduce<readonly (readonly Step[])[]>((now, { steps, change: { after = [] } }) => {
+      const last = now.findLastIndex((each) => has(each, after))
+      return last <= now.indexOf(steps)
+        ? now
+        : [...now.slice(0, last + 1).filter((each) => each !== steps), steps, ...now.slice(last + 1)]
+    }, phase)
+}
+
+/** The app's own steps as the house has them: its words, its minutes, and what it leaves out. */
 export function changedByHouse(
   steps: readonly Step[],
   changes: readonly StepChange[],
   attachmentOf: (step: Step) => AttachmentKind | undefined,
 ): readonly Step[] {
   if (changes.length === 0) return steps
-  const forStep = (step: Step): readonly StepChange[] => {
-    if (step.bySheet) return []
-    const own = changes.filter(({ step: key }) => key === stepKey(step))
-    const kind = attachmentOf(step)
-    return own.filter(({ attachment }) => attachment === undefined || attachment === kind)
-  }
-  const gone = new Map<string, undefined>()
-  const changed = steps.map((step): Step => {
-    let now = step
-    for (const { title, detail, minutes, after, leftOut } of forStep(step)) {
-      if (leftOut === true && isByWord(step)) gone.set(step.id, undefined)
-      const first = steps
-        .filter((each) => each.group === step.group && after?.includes(stepKey(each)))
-        .map(({ id }) => id)
-      now = {
+  const own = (step: Step) => changesOf(step.key, changes, attachmentOf(step))
+  const gone = steps.filter(
+    (step) => isByWord(step) && step.kept !== true && own(step).some(({ leftOut }) => leftOut === true),
+  )
+  const changed = steps.map((step) =>
+    own(step).reduce<Step>(
+      (now, { title, detail, minutes }) => ({
         ...now,
         ...(title !== undefined && { title }),
         ...(detail !== undefined && { detail: [...now.detail, ` ${detail}`] }),
         ...(minutes && { minutes }),
-        ...(first.length > 0 && { after: [...new Set([...now.after, ...first])] }),
-      }
-    }
-    return now
-  })
-  return withoutSteps(changed, gone)
+      }),
+      step,
+    ),
+  )
+  return withoutSteps(changed, new Map(gone.map(({ id }) => [id, undefined])))
 }
 
 /** The steps with the minutes that somebody typed for this job. */

@@ -98,6 +98,10 @@ export type Task =
 /** One step of the job, with what must be done before it. Minutes with hands on it, and minutes it then waits by itself. */
 export interface Step {
   readonly id: string
+  /** By what the house knows it, alike on every rack and thing; nothing of a step that a sheet brings. */
+  readonly key?: string
+  /** It stands for a seat or a latch: no house leaves it out. */
+  readonly kept?: true
   /** The rack it is about, or `gear`, or `job`. */
   readonly group: string
   readonly stage: Phase

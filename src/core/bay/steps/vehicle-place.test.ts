@@ -5,8 +5,8 @@ import { USUAL_BAY } from '../../plan/schema/house'
 import { phraseText } from '../../units/phrase'
 import { survey } from '../../survey/survey'
 import { jobSteps } from './job-steps'
-import { isPlacedByVehicle, mustTape, pairsOf } from './pairs'
-import { vehiclePlace } from './vehicle-place'
+import { mustTape, pairsOf } from './pairs'
+import { isPlacedByVehicle, vehiclePlace } from './vehicle-place'
 
 const placed = DEMO_PLANS.flatMap((plan) => {
   const surveyed = survey(plan)

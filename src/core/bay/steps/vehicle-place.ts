@@ -1,6 +1,6 @@
 import { ATTACHMENTS, type HeldBy } from '../../kinds/attachment'
 import { pointsOf } from '../../plan/schema/vehicle'
-import type { BarAt } from '../../survey/frame/arrangement'
+import type { BarAt, RackAt } from '../../survey/frame/arrangement'
 
 const PLACE_WORD: Readonly<Partial<Record<HeldBy, string>>> = {
   point: 'point',
@@ -40,3 +40,7 @@ export function vehiclePlace({ bar, attachment }: BarAt): string | undefined {
     at === along.length - 1 && along.length > 1 ? `last ${what}` : `${ordinal(at + 1)} ${what} from the front`
   return at < 0 ? undefined : `${end}, on both sides`
 }
+
+/** Whether all bars of a rack stand where the vehicle has a place for them, so that no spread is taped. */
+export const isPlacedByVehicle = ({ bars }: RackAt): boolean =>
+  bars.length > 0 && bars.every((bar) => vehiclePlace(bar) !== undefined)

@@ -1,3 +1,4 @@
+import { PANE_MOVES, paneMoves } from '../../kinds/obstacle'
 import type { Box } from '../../geometry/boxes'
 import type { Obstacle, Vehicle } from '../../plan/schema/vehicle'
 import { shiftToClear, sweepAgainst, type Swept, type Swing } from '../../geometry/sweep'
@@ -67,26 +68,17 @@ export function forwardToClear(swings: readonly Swing[], box: Box, gapMm: number
   return forward
 }
 
-/** What each way of moving does over the roof. */
-const MOVES: Readonly<Record<NonNullable<Sunroof['moves']>, { tilts: boolean; slides: boolean }>> = {
-  fixed: { tilts: false, slides: false },
-  inside: { tilts: false, slides: false },
-  outside: { tilts: false, slides: true },
-  tilts: { tilts: true, slides: false },
-  tiltsAndSlides: { tilts: true, slides: true },
-}
-
 /** Which figure of a pane's way over the roof is missing; nothing where all that it does is known. */
 export function paneLacks({ moves, tiltRiseMm, slidesOutside }: Sunroof): 'way' | 'figures' | undefined {
   if (moves === undefined) return tiltRiseMm === undefined && !slidesOutside ? 'way' : undefined
-  const { tilts, slides } = MOVES[moves]
-  return (tilts && tiltRiseMm === undefined) || (slides && !slidesOutside) ? 'figures' : undefined
+  const { tilts, slidesOver } = PANE_MOVES[moves]
+  return (tilts && tiltRiseMm === undefined) || (slidesOver && !slidesOutside) ? 'figures' : undefined
 }
 
 /** A sunroof's pane as it tilts: hinged at its front edge, its rear edge rising. Nothing for one that does not. */
 export const tiltOf = memoOfPair((sunroof: Sunroof, vehicle: Vehicle): Swing | undefined => {
   const roofZMm = roofZ(vehicle)
-  if (!MOVES[sunroof.moves ?? 'tiltsAndSlides'].tilts) return undefined
+  if (!paneMoves(sunroof).tilts) return undefined
   const rise = sunroof.tiltRiseMm ?? 0
   const { fromMm, toMm } = sunroof.openingMm
   if (rise <= 0 || toMm <= fromMm) return undefined
@@ -104,7 +96,7 @@ export const tiltOf = memoOfPair((sunroof: Sunroof, vehicle: Vehicle): Swing | u
 /** The space that a pane sliding outside takes on its way, as a box. mm. */
 export const slideBox = memoOfPair((sunroof: Sunroof, vehicle: Vehicle): Box | undefined => {
   const roofZMm = roofZ(vehicle)
-  if (!sunroof.slidesOutside || !MOVES[sunroof.moves ?? 'tiltsAndSlides'].slides) return undefined
+  if (!sunroof.slidesOutside || !paneMoves(sunroof).slidesOver) return undefined
   const { travelMm, riseMm } = sunroof.slidesOutside
   return {
     x0: sunroof.openingMm.fromMm,

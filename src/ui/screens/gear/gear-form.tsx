@@ -1,4 +1,5 @@
 'use client'
+import { replaceableOfGear } from '@/core/api/fit'
 import { Note } from '@/ui/kit/field-note'
 import { Button } from '@/ui/kit/button'
 import { to } from '@/ui/routes'
@@ -106,6 +107,7 @@ export function GearForm({
       onSave={() => void save(here !== undefined && !placed)()}
       around={{
         gates: (read.value?.gates ?? []).map((gate) => [gate.id, gate.question] as const),
+        ownSteps: read.value ? replaceableOfGear(read.value) : [],
         steps: (read.value?.work?.steps ?? []).map((step) => [step.id, step.title] as const),
       }}
       paste={

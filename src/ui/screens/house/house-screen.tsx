@@ -2,7 +2,7 @@
 import { Section } from '@/ui/kit/section'
 import dynamic from 'next/dynamic'
 import { useMemo, useState } from 'react'
-import { ownStepChoices } from '@/core/api/fit'
+import { ownStepChoices, rackStepChoices } from '@/core/api/fit'
 import { HOUSE_RULES_FIELD, withUsualRules } from '@/core/api/fields'
 import { DEFAULT_HOUSE_RULES, type HouseRules, houseRulesSchema } from '@/core/api/plan'
 import { Button } from '@/ui/kit/button'
@@ -26,7 +26,7 @@ function RulesSheet({ house }: { house: HouseRules }) {
       field={HOUSE_RULES_FIELD}
       schema={houseRulesSchema}
       now={now}
-      around={{ ownSteps: ownStepChoices() }}
+      around={{ ownSteps: ownStepChoices(), rackSteps: rackStepChoices() }}
       save={(rules) => {
         change({ house: rules })
         return undefined
