@@ -71,17 +71,23 @@ function* handingOver(
   }
 }
 
+const [UNPULLED, UNREAD, UNSEEN, UNMARKED] = ['pulls', 'readings', 'signs', 'marks'] as const
+
+/** Whether a hold is of a place that nobody has given yet. */
+const isUngiven = ({ id }: Hold): boolean => [UNPULLED, UNREAD, UNSEEN, UNMARKED].some((each) => each === id)
+
+/**
+ * What holds the press that is next at a step; nothing where it may be made. While somebody still gives places, neither a place that
+ * nobody has given yet nor one that was seen to be wrong holds what is given of the others.
+ */
+export const heldBack = (holds: readonly Hold[], isGiving: boolean): Hold | undefined =>
+  holds.find((each) => !isGiving || !(isUngiven(each) || each.ofPlace === true))
+
 /** The open questions that block a step, by rule. No other question blocks one. */
 const BLOCKERS = {
   squareness: 'Enter the readings, or say what differs.',
   drilling: 'Find out the missing facts of the hole first, or say what differs.',
 } as const
-
-const [UNPULLED, UNREAD, UNSEEN, UNMARKED] = ['pulls', 'readings', 'signs', 'marks'] as const
-
-/** Whether a hold is of a place that nobody has given yet. */
-export const isUngiven = ({ id }: Hold): boolean =>
-  [UNPULLED, UNREAD, UNSEEN, UNMARKED].some((each) => each === id)
 
 function* ownHolds(
   step: Step,

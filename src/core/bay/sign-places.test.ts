@@ -7,7 +7,7 @@ import { USUAL_BAY } from '../plan/schema/house'
 import type { Plan } from '../plan/schema/plan'
 import { phraseText } from '../units/phrase'
 import { survey } from '../survey/survey'
-import { holdsOf } from './holds'
+import { heldBack, holdsOf } from './holds'
 import { passPress } from './pulling'
 import { stepFindings } from './step-findings'
 import { jobSteps } from './steps/job-steps'
@@ -88,6 +88,10 @@ describe('a latch', () => {
     const findings = stepFindings(latch.step, latch.surveyed, progress)
     expect(holdsOf(latch.step, latch.surveyed, findings, progress).map(({ stops }) => stops)).toContain(true)
     expect(signAt(latch.group, 'LHR', progress)).toEqual({ is: 'wrong', seen: '1 of 2 clicks' })
+    // It holds the step, and not what is seen of the others meanwhile.
+    const holds = holdsOf(latch.step, latch.surveyed, findings, progress)
+    expect(heldBack(holds, true)).toBeUndefined()
+    expect(heldBack(holds, false)?.stops).toBe(true)
   })
 
   it('that was confirmed and is found open is open again', () => {

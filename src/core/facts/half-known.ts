@@ -11,6 +11,8 @@ export interface HalfKnown {
   readonly name: string
   /** The group on its sheet, by its path. */
   readonly at: string
+  /** Whether no path, mount, gate or step of fitting hangs on it: balance of the vehicle, prices and minutes of a sheet. */
+  readonly isAside: boolean
 }
 
 const isRecord = (value: unknown): value is Readonly<Record<string, unknown>> =>
@@ -34,7 +36,12 @@ function halvesOf(thing: object): readonly string[] {
 /** Everything on the plan that is half known: the sheet says which field is missing. */
 export function halfKnown({ vehicle, racks, gear }: Plan): readonly HalfKnown[] {
   const own = (of: HalfKnown['of'], name: string, thing: object, stem = ''): HalfKnown[] =>
-    halvesOf(thing).map((at) => ({ of, name, at: `${stem}${at}` }))
+    halvesOf(thing).map((at) => ({
+      of,
+      name,
+      at: `${stem}${at}`,
+      isAside: (of.sheet === 'vehicle' && stem === '') || at.startsWith('work.'),
+    }))
   const each = (of: HalfKnown['of'], list: readonly { readonly name: string }[], stem: string) =>
     list.flatMap((thing, i) => own(of, thing.name, thing, `${stem}.${i}.`))
   const ofVehicle = { sheet: 'vehicle' } as const

@@ -224,50 +224,37 @@ function alike(a: Draft | undefined, b: Draft | undefined): boolean {
   )
 }
 
-/**
- * What a form shows when it begins again from something else, another kind say: what was typed so far stays, and what
- * still stood as it began follows.
- */
-export function carriedOver(now: Draft, began: Draft | undefined, next: Draft): Draft {
-  if (typeof next === 'string') return now === began ? next : now
+/** Takes one of two texts, or of two whole lists, by what both were before. */
+type Choose = (now: Draft, before: Draft | undefined, next: Draft) => Draft
+
+/** Two readings of one form in one: field by field, and entry by entry where lists have the same ones. */
+function mergedDraft(now: Draft, before: Draft | undefined, next: Draft, choose: Choose): Draft {
+  if (typeof next === 'string') return choose(now, before, next)
   if (Array.isArray(next)) {
-    const [here, there, then] = [draftsOf(now), draftsOf(began), draftsOf(next)]
-    // Entry by entry where they are the same ones; else the whole list as it was typed, or as it begins.
+    const [here, there, then] = [draftsOf(now), draftsOf(before), draftsOf(next)]
     return here.length === there.length && here.length === then.length
-      ? then.map((each, i) => carriedOver(here[i] ?? each, there[i], each))
-      : alike(now, began)
-        ? next
-        : now
+      ? then.map((each, i) => mergedDraft(here[i] ?? each, there[i], each, choose))
+      : choose(now, before, next)
   }
-  const [here, there] = [draftOf(now), draftOf(began)]
+  const [here, there] = [draftOf(now), draftOf(before)]
   return Object.fromEntries(
     Object.entries(next).map(([key, each]: [string, Draft]) => {
       const typed = here[key]
-      return [key, typed === undefined ? each : carriedOver(typed, there[key], each)] as const
+      return [key, typed === undefined ? each : mergedDraft(typed, there[key], each, choose)] as const
     }),
   )
 }
 
+/**
+ * What a form shows when it begins again from something else, another kind say: what was typed so far stays, and what
+ * still stood as it began follows.
+ */
+export const carriedOver = (now: Draft, began: Draft | undefined, next: Draft): Draft =>
+  mergedDraft(now, began, next, (typed, first, then) => (alike(typed, first) ? then : typed))
+
 /** A form's texts with what was changed between two readings of it: all else stays as it was typed. */
-export function withChanged(now: Draft, read: Draft | undefined, next: Draft): Draft {
-  if (typeof next === 'string') return read === next ? now : next
-  if (Array.isArray(next)) {
-    const [here, there, then] = [draftsOf(now), draftsOf(read), draftsOf(next)]
-    return here.length === there.length && here.length === then.length
-      ? then.map((each, i) => withChanged(here[i] ?? each, there[i], each))
-      : alike(read ?? '', next)
-        ? now
-        : next
-  }
-  const [here, there] = [draftOf(now), draftOf(read)]
-  return Object.fromEntries([
-    ...Object.entries(here).filter(([key]) => !Object.hasOwn(next, key)),
-    ...Object.entries(next).map(([key, each]: [string, Draft]) => {
-      const typed = here[key]
-      return [key, typed === undefined ? each : withChanged(typed, there[key], each)] as const
-    }),
-  ])
-}
+export const withChanged = (now: Draft, read: Draft | undefined, next: Draft): Draft =>
+  mergedDraft(now, read, next, (typed, first, then) => (alike(first, then) ? typed : then))
 
 /** Whether nothing is typed into a part of a form. */
 export function isEmpty(field: Field, draft: Draft | undefined): boolean {

@@ -46,6 +46,8 @@ interface AttachmentTraits {
   readonly seat: 'edge' | 'rise' | 'gutter' | 'top' | 'frame'
   /** Whether the feet stand in a channel of its own. */
   readonly ownChannel?: true
+  /** Whether bars latch straight into it, with no sides or trusses under them. */
+  readonly latchesBars?: true
   /** Whether reinforcement inside may take the load past the roof. */
   readonly mayReinforce?: true
   /** Whether kits name shapes of its rail. */
@@ -268,6 +270,7 @@ const attachments = {
     holds: 'socket',
     order: 'sockets',
     prepare: 'Empty the sockets and try the latches.',
+    latchesBars: true,
     seat: 'top',
     shape: { points, topZMm: spanMm },
   },

@@ -26,3 +26,13 @@ it('says nothing of a text of what is whole, nor of gear that is not on the plan
   const half = withTent({ ...closed, typed: { 'opens.reachMm': '1200 mm' } })
   expect(run(halfKnownCheck, { ...half, placements: [] })).toEqual([])
 })
+
+it('is a Mind where no path, mount, gate or step hangs on it', () => {
+  const { vehicle } = ridgeTent
+  const { centreOfGravity: _, ...rest } = vehicle
+  const half: Plan = {
+    ...ridgeTent,
+    vehicle: { ...rest, typed: { ...rest.typed, 'centreOfGravity.heightMm': '690 mm' } },
+  }
+  expect(run(halfKnownCheck, half).map(({ severity }) => severity)).toEqual(['mind'])
+})

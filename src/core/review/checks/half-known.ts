@@ -18,12 +18,12 @@ export const halfKnownCheck = check({
   nothing: 'Nothing is entered only in part.',
   *run({ plan, things }) {
     const used = new Set(things.map(({ gear }) => gear.id))
-    for (const { of, name, at } of halfKnown(plan)) {
+    for (const { of, name, at, isAside } of halfKnown(plan)) {
       if (of.sheet === 'gear' && !used.has(of.gearId)) continue
       const words = keyWords(at.split('.').at(-1) ?? at)
       yield {
         about: `${of.sheet === 'rack' ? of.rackId : of.sheet === 'gear' ? of.gearId : 'vehicle'} ${at}`,
-        severity: 'findOut',
+        severity: isAside ? 'mind' : 'findOut',
         state: 'all',
         subject: { placementIds: [] },
         ask: {

@@ -1,7 +1,7 @@
 import { hasNotches, isSeam } from '../../plan/schema/attachment-traits'
 import { pointsOf, type Attachment, type Vehicle } from '../../plan/schema/vehicle'
 import { type RackKind, RACK_KINDS } from '../../kinds/rack-kind'
-import { ATTACHMENTS, type HeldBy } from '../../kinds/attachment'
+import { ATTACHMENTS } from '../../kinds/attachment'
 import type { PartRole } from '../../kinds/part-role'
 import type { ProvenanceByField } from '../../plan/schema/provenance'
 import type { Bar, Part, Profile, Rack } from '../../plan/schema/rack'
@@ -31,7 +31,7 @@ function startingXs(attachment: Attachment): number[] {
 
 /** Bars are sold in pairs: where there are more places than two, the outermost. A deck stands on all of them. */
 const isFewer = ({ kind: on }: Attachment, kind: RackKind): boolean =>
-  kind === 'bars' || ATTACHMENTS[on].holds === 'socket'
+  kind === 'bars' || ATTACHMENTS[on].latchesBars === true
 const ends = (xs: readonly number[]): number[] => [...new Set([...xs.slice(0, 1), ...xs.slice(-1)])]
 
 /** From one side's foot to the other's on an attachment, mm. */
@@ -52,12 +52,7 @@ const part = (id: string, role: PartRole, name: string, count: number, eachKg: n
   known: { eachKg: { by: 'start' } },
 })
 
-function startingParts(
-  id: string,
-  kind: RackKind,
-  feet: number,
-  { holds }: { readonly holds: HeldBy },
-): Part[] {
+function startingParts(id: string, kind: RackKind, feet: number, isLatched: boolean): Part[] {
   switch (kind) {
     case 'bars':
       return [
@@ -70,8 +65,8 @@ function startingParts(
       return [
         part(`${id}-bars`, 'bars', 'Bed bars', feet / 2, 4),
         // Bars that latch into sockets stand on nothing of their own.
-        ...(holds === 'socket' ? [] : [part(`${id}-trusses`, 'trusses', 'Trusses', 2, 9)]),
-        part(`${id}-feet`, 'feet', holds === 'socket' ? 'Latches' : 'Bed clamps', feet, 0.9),
+        ...(isLatched ? [] : [part(`${id}-trusses`, 'trusses', 'Trusses', 2, 9)]),
+        part(`${id}-feet`, 'feet', isLatched ? 'Latches' : 'Bed clamps', feet, 0.9),
       ]
     case 'frame':
       return [part(`${id}-bars`, 'bars', 'Hoops', feet / 2, 8), part(`${id}-legs`, 'legs', 'Legs', feet, 7)]
@@ -102,6 +97,7 @@ export const usableBetween = (feetMm: number): number => feetMm - 80
 
 /** A rack of a kind on one of a vehicle's attachments, its bars where they can stand. Figures start empty: they are never guessed. */
 export function startingRack(vehicle: Vehicle, attachment: Attachment, kind: RackKind, id: string): Rack {
+  const isLatched = ATTACHMENTS[attachment.kind].latchesBars === true
   const places = startingXs(attachment)
   const xs = isFewer(attachment, kind) ? ends(places) : places
   const feet = Math.round(startingFeet(attachment, vehicle))
@@ -109,7 +105,7 @@ export function startingRack(vehicle: Vehicle, attachment: Attachment, kind: Rac
     id,
     name: RACK_KINDS[kind].name,
     attachmentId: attachment.id,
-    parts: startingParts(id, kind, xs.length * 2, ATTACHMENTS[attachment.kind]),
+    parts: startingParts(id, kind, xs.length * 2, isLatched),
   }
   if (kind === 'ladder') {
     const x = isSeam(attachment) ? attachment.xMm : vehicle.roof.toXMm
@@ -133,7 +129,7 @@ export function startingRack(vehicle: Vehicle, attachment: Attachment, kind: Rac
       xMm,
       lengthMm,
       usableMm: usableBetween(feet),
-      riseMm: ATTACHMENTS[attachment.kind].holds === 'socket' ? USUAL_RISE_MM.bars : USUAL_RISE_MM[kind],
+      riseMm: isLatched ? USUAL_RISE_MM.bars : USUAL_RISE_MM[kind],
       profile,
       feetYMm: [-feet / 2, feet / 2],
     }),
@@ -163,7 +159,7 @@ export function startingRack(vehicle: Vehicle, attachment: Attachment, kind: Rac
         ...common,
         kind,
         bars,
-        sideHeightMm: ATTACHMENTS[attachment.kind].holds === 'socket' ? 0 : 400,
+        sideHeightMm: isLatched ? 0 : 400,
       })
   }
 }

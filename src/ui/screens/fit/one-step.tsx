@@ -6,10 +6,9 @@ import {
   answerLine,
   type BayProgress,
   currentIndex,
-  type Hold,
+  heldBack,
   holdsOf,
   isDone,
-  isUngiven,
   marksWanted,
   nextPull,
   recheckWords,
@@ -88,10 +87,7 @@ export function OneStep({
     pulling ||
     (step !== undefined &&
       (signsWanted(step, progress) !== undefined || marksWanted(step, progress) !== undefined))
-  // While there are places to pull, one that is still wanted holds only the press that would stand for it.
-  // And one that was seen to be wrong holds the step, not what is seen of the others.
-  const isMeanwhile = (each: Hold) => isUngiven(each) || each.ofPlace === true
-  const hold = holds.find((each) => !isMeanwhile(each) || !giving || primary?.events.length === 0)
+  const hold = heldBack(holds, giving && primary?.events.length !== 0)
   const blocked = hold !== undefined
   const before = step ? waitsFor(step, steps, progress) : []
   const waits = before.length
