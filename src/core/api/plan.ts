@@ -37,7 +37,8 @@ export {
   houseRulesSchema,
   USUAL_BAY,
 } from '../plan/schema/house'
-export { type StepMinutes, stepMinutesSchema } from '../plan/schema/fitting'
+export { stepMinutesSchema } from '../plan/schema/fitting'
+export { withStepMinutes, withUsualMinutes } from '../edits/step-minutes'
 export { LOCAL_RULES } from '../plan/schema/local-rules'
 export { type MeasuredSubject, type Measurement, readingsSummary } from '../plan/schema/measurement'
 export { type FieldMessage } from '../plan/schema/messages'

@@ -53,7 +53,7 @@ const SWING_MM = 5
 const HOLE_MM = 0.1
 
 /** What a plan holds and no sheet prints. */
-const NOT_PRINTED: ReadonlySet<string> = new Set(['price', 'typed', 'have'])
+const NOT_PRINTED: ReadonlySet<string> = new Set(['price', 'typed', 'have', 'minutes'])
 
 /** So much a thing on the rack may be planned elsewhere before its mount is seen again, mm. Common practice, no source. */
 const STANDS_MM = 10

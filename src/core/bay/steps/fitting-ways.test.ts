@@ -10,6 +10,8 @@ import type { WorkStep } from '../../plan/schema/work'
 import { survey } from '../../survey/survey'
 import { toFit } from '../../units/scalars'
 import { phraseText } from '../../units/phrase'
+import { NOTHING_DONE } from '../../log/record'
+import { FACTS } from '../evidence-facts'
 import { proofList } from '../proof'
 import { ownStepChoices } from './fitting-orders'
 import { jobSteps } from './job-steps'
@@ -244,6 +246,10 @@ describe('a part’s own sheet, the house and the job', () => {
       fitting: { steps: [{ step: 'prepare', minutes: { from: 1, to: 2 } }] },
     }
     expect(stepsOf(plan, house).find(({ id }) => id === `${rackId}/prepare`)?.minutes).toEqual(minutes)
+    // No sheet prints them: what was told and handed over stands.
+    const tell = stepsOf(plan).find(({ id }) => id === 'job/tell')
+    const printed = (of: Plan) => FACTS.printed.of(tell!, survey(of), NOTHING_DONE)
+    expect(printed(plan)).toEqual(printed(hatchJob))
   })
 })
 

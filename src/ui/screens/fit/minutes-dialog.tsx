@@ -1,15 +1,10 @@
 'use client'
 import { STEP_MINUTES_FIELD } from '@/core/api/fields'
 import type { Step } from '@/core/api/fit'
-import { type Plan, type StepMinutes, stepMinutesSchema } from '@/core/api/plan'
+import { type Plan, stepMinutesSchema, withStepMinutes } from '@/core/api/plan'
 import { useMemo } from 'react'
 import { SheetDialog } from '@/ui/forms/sheet-dialog'
 import { planStore, refused } from '@/ui/state/plan-store'
-
-const withMinutes = (typed: readonly StepMinutes[], now: StepMinutes): StepMinutes[] => [
-  ...typed.filter(({ step }) => step !== now.step),
-  now,
-]
 
 /** How long a step takes in this job. */
 export function MinutesDialog({ plan, step, onClose }: { plan: Plan; step: Step; onClose: () => void }) {
@@ -22,11 +17,7 @@ export function MinutesDialog({ plan, step, onClose }: { plan: Plan; step: Step;
       schema={stepMinutesSchema}
       now={now}
       save={(typed) =>
-        refused(
-          planStore
-            .getState()
-            .run({ do: 'setJob', job: { ...plan.job, minutes: withMinutes(plan.job.minutes ?? [], typed) } }),
-        )
+        refused(planStore.getState().run({ do: 'setJob', job: withStepMinutes(plan.job, typed) }))
       }
       onClose={onClose}
     />

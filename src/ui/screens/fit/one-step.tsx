@@ -18,7 +18,8 @@ import {
   stepFindings,
   waitsFor,
 } from '@/core/api/fit'
-import type { Plan } from '@/core/api/plan'
+import { type Plan, withUsualMinutes } from '@/core/api/plan'
+import { planStore } from '@/ui/state/plan-store'
 import { type Survey, VERDICT_WORD } from '@/core/api/assess'
 import { type ReactNode, useState } from 'react'
 import { Button } from '@/ui/kit/button'
@@ -164,6 +165,16 @@ export function OneStep({
           <Button variant="quiet" onClick={() => setAsking('minutes')}>
             Other minutes
           </Button>
+          {plan.job.minutes?.some((each) => each.step === step.id) && (
+            <Button
+              variant="quiet"
+              onClick={() =>
+                void planStore.getState().run({ do: 'setJob', job: withUsualMinutes(plan.job, step.id) })
+              }
+            >
+              As usual
+            </Button>
+          )}
         </p>
         {again.has(step.id) && (
           <Aside>
