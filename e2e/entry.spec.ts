@@ -87,3 +87,29 @@ test('a line pressed twice in a moment is never open and empty (W1)', async ({ p
     await expect(page.getByLabel('Wheelbase')).toHaveCount(isOpen ? 1 : 0)
   }
 })
+
+test('a weight is known as the sheet says on top, until somebody chooses how it is known', async ({
+  page,
+}) => {
+  await page.goto('/gear?job=demo-ladder')
+  const weight = page.getByRole('textbox', { name: 'Its own weight', exact: true })
+  const how = page.getByLabel('Weight known by')
+  await page.getByLabel('Source of these figures').selectOption('sheet')
+  await weight.fill('12 kg')
+  await expect(how).toHaveValue('maker')
+  await how.selectOption('guess')
+  await how.blur()
+  await weight.fill('13 kg')
+  await expect(how).toHaveValue('guess')
+})
+
+test('a panel that was just added goes with its hinge', async ({ page }) => {
+  await page.goto('/vehicle')
+  await openPart(page, 'Things the load may touch')
+  await page.getByLabel('Add something the load may touch').selectOption('tailgate')
+  await page.getByRole('button', { name: 'Add it' }).last().click()
+  const hinge = page.getByRole('textbox', { name: 'Hinge at', exact: true })
+  await hinge.fill('3350')
+  await hinge.press('Tab')
+  await expect(page.getByLabel('Corners of the closed panel')).toHaveValue(/^3\s?350 mm \/.*; 3\s?360 mm \//)
+})

@@ -5,7 +5,7 @@ import { type Sheet, sheetOn } from './sheet'
 
 type Score = 'right' | 'not given' | 'broken' | 'kept'
 
-/** How a line of a job is looked for: what must stand on a screen, and for how long it is waited. */
+/** For so long a line is waited for, ms. */
 const LOOK_MS = 8_000
 
 /** A job done by screens alone, and how far each of its lines holds. */

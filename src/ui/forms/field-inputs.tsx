@@ -13,9 +13,9 @@ import {
   type Several,
   type Single,
 } from '@/core/api/fields'
-import { kindsOf, parseDay, type Provenance, PROVENANCES } from '@/core/api/plan'
+import { BASES, kindsOf, parseDay, type Provenance, PROVENANCES } from '@/core/api/plan'
 import { useId, useState, type ReactNode } from 'react'
-import { get, useFormContext, useWatch } from 'react-hook-form'
+import { useFormContext, useWatch } from 'react-hook-form'
 import { DAY_EXAMPLE, DayPicker } from '@/ui/kit/day-picker'
 import { FieldNote } from '@/ui/kit/field-note'
 import { under } from './field-parts'
@@ -124,7 +124,9 @@ function TextInput({
   at: string
   partOfOne: boolean
 }) {
-  const { register, setValue, formState } = useFormContext()
+  const { register, setValue, getValues } = useFormContext()
+  // Whether the field was empty when it was come to.
+  const [wasEmpty, setWasEmpty] = useState(false)
   const owner = useOwner()
   const { from, notes, wordings } = useSheetOf()
   const [offered, setOffered] = useState<{ words: readonly string[]; text: string }>({ words: [], text: '' })
@@ -137,13 +139,14 @@ function TextInput({
   const others = useOtherFigures(othersAt)
   const input = register(at, {
     onChange: () => {
+      setWasEmpty(false)
       if (figure && owner !== undefined) setValue(markPath(owner, at), from)
       const source = PROVENANCE_KINDS.find((each) => each === from)
       if (field.is !== 'quantity' || field.saysHow === undefined || source === undefined) return
-      // A weight says by itself how it is known: as the sheet says on top, until somebody chooses otherwise.
+      // A weight says by itself how it is known: as the sheet says on top where nobody had typed it yet, else as somebody chose.
       const how = under(at.split('.').slice(0, -1).join('.'), field.saysHow)
-      if (get(formState.touchedFields, how) !== true)
-        setValue(how, PROVENANCES[source].basis, { shouldDirty: true })
+      const isSaid = kindsOf(BASES).some((basis) => basis === getValues(how) && BASES[basis].said)
+      if (wasEmpty || !isSaid) setValue(how, PROVENANCES[source].basis, { shouldDirty: true })
     },
   })
   const line = field.is === 'several' ? field.of : field
@@ -183,6 +186,7 @@ function TextInput({
             {...(field.is === 'day' && { placeholder: DAY_EXAMPLE })}
             {...(names !== undefined && { list: `${id}-words` })}
             onFocus={({ target }) => {
+              setWasEmpty(target.value.trim() === '')
               if (names !== undefined) setOffered({ words: wordings(names), text: target.value })
             }}
             onInput={({ currentTarget }) => {
