@@ -1,5 +1,6 @@
 /** The fitting of a job: steps, readings, evidence, log and handover. */
 export { factText } from '../log/fact-print'
+export { cautionMoment } from '../kinds/caution'
 export { ANSWER_WORD, ANSWERS, type StepAnswer } from '../log/answer'
 export type { Calibration } from '../log/calibration'
 export { type PullEvidence, pullWord } from '../log/pull-evidence'

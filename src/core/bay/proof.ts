@@ -144,7 +144,7 @@ export function proofList({ plan, racks }: Survey, rules: BayRules): ProofItem[]
     {
       id: 'doors',
       title: 'Open every door',
-      detail: 'Over the seals and past the feet; look for heads at the bar ends.',
+      detail: 'Over the seals and past the feet.',
       minutes: 2,
       evidence: 'opens' as const,
     },

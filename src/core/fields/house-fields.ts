@@ -24,6 +24,7 @@ import {
   type Group,
   type Variants,
 } from './field'
+import { HOUSE_CAUTIONS_FIELD } from './caution-fields'
 import { HOUSE_FITTING_FIELD } from './fitting-fields'
 
 const LOOK_WORD: Readonly<Record<AsideLook, string>> = {
@@ -156,6 +157,7 @@ export const HOUSE_RULES_FIELD = group(
       'Local rules for overhang (from memory: check yours)',
       LOCAL_RULES.map(({ id, place }) => [id, place] as const),
     ),
+    cautions: HOUSE_CAUTIONS_FIELD,
     currency: text('Currency of prices', 'A code or a sign: EUR'),
   } satisfies FieldsOf<HouseRules>,
   {
@@ -168,6 +170,7 @@ export const HOUSE_RULES_FIELD = group(
       },
       { title: 'Tightening, test drives and strips', open: true, keys: ['bay'] },
       { title: 'Straps', open: true, keys: ['straps'] },
+      { title: 'Cautions', keys: ['cautions'] },
       {
         title: 'Always checked, local rules, currency',
         open: true,

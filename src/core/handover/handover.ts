@@ -4,6 +4,7 @@ import type { BayProgress } from '../log/record'
 import { STATES, type State } from '../units/scalars'
 import { STATE_WORD, VERDICT_WORD, type Severity, type Verdict } from '../review/finding'
 import { kg, missing, mm, phraseText, type Phrase, toSpare } from '../units/phrase'
+import { cautionsByMoment } from '../review/cautions'
 import { foldedTogether, type FindingStates } from '../review/folded'
 import { notLookedAt, type Review } from '../review/review'
 import type { BayRules } from '../plan/schema/house'
@@ -115,7 +116,7 @@ export interface Handover {
   /** What tells the pieces from each other, how a rack is set higher, and what its things hold besides a load. */
   readonly marks: readonly string[]
   readonly tools: readonly string[]
-  readonly cautions: readonly string[]
+  readonly cautions: ReturnType<typeof cautionsByMoment>
 }
 
 function limitRows({ allowances, racks, onRackKg }: Survey): LimitRow[] {
@@ -262,7 +263,7 @@ export function handoverOf(
     ],
     keys: marks.keys.map(({ what, cores, say }) => `${what}: ${cores} cores, ${say}`),
     tools: [...new Set(racks.flatMap((rack) => rackJoints(rack, rules).map(({ joint }) => joint.tool)))],
-    cautions: review.cautions,
+    cautions: cautionsByMoment(survey),
   }
 }
 

@@ -52,6 +52,8 @@ interface AttachmentTraits {
   readonly mayReinforce?: true
   /** Whether kits name shapes of its rail. */
   readonly railShapes?: true
+  /** Whether hands and tools are beside glass. */
+  readonly byGlass?: true
   /** Whether its rails stand over the roof, with air under them. */
   readonly raised?: true
   /** Its own piece of schema. `gaugeMm` is from one side's seat to the other's. */
@@ -174,6 +176,7 @@ const attachments = {
     order: 'hooks',
     prepare: 'Free the hook points under the glass edge and clean them.',
     seat: 'edge',
+    byGlass: true,
     shape: { points },
   },
   bareRoof: {

@@ -64,7 +64,7 @@ export const BED_SOCKETS = orderOn({
     }),
     made('start-by-hand', {
       title: 'First click at both sides',
-      detail: 'Left and right of each bar. The first click is no lock: the second comes at both sides.',
+      detail: 'Left and right of each bar; the second comes at both sides.',
     }),
   ],
   torque: [

@@ -3,6 +3,7 @@ import type { RackAt } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
 import { drillPlans } from '../drilling/drill-plan'
 import { about } from './minutes'
+import { DRILL_TITLE } from './own-titles'
 import type { Step } from './step'
 import { stepOf } from './step-of'
 
@@ -11,6 +12,7 @@ type Hole = DrillPlan['holes'][number]
 
 const DRILLING = {
   tools: ['drill', 'centre punch', 'vacuum', 'eye protection'],
+  key: 'drill',
   task: { kind: 'do', on: ['holes'] },
 } as const
 
@@ -34,7 +36,7 @@ function sized({ layers }: DrillPlan, hole: Hole | undefined): Phrase {
     ...size('Final size', hole?.finalMm),
     ...(layers.length > 0 ? [`Through ${layers.join(', ')}. `] : []),
     ...(hole && hole.operations.length > 0 ? [`${hole.operations.join(', then ')}. `] : []),
-    'Centre-punch first. Eye and dust protection.',
+    'Centre-punch first.',
   ]
 }
 
@@ -44,7 +46,7 @@ export function drillSteps(survey: Survey, rack: RackAt): Step[] {
     .filter(({ rackId }) => rackId === rack.rack.id)
     .flatMap((plan): Step[] => {
       const id = `${rack.rack.id}/${plan.partId}`
-      const common = { group: rack.rack.id, rackId: rack.rack.id, stage: 'vehicle' as const, key: 'drill' }
+      const common = { group: rack.rack.id, rackId: rack.rack.id, stage: 'vehicle' as const }
       // Where the vehicle has no points there is nothing to go by, hole by hole.
       const drilled =
         plan.holes.length === 0
@@ -74,7 +76,8 @@ export function drillSteps(survey: Survey, rack: RackAt): Step[] {
         stepOf({
           ...common,
           id: `${id}/confirm-drilling`,
-          title: 'Confirm: the holes cannot be undone',
+          key: 'confirm-drilling',
+          title: DRILL_TITLE['confirm-drilling'],
           detail: [
             `${plan.asked} holes through ${plan.layers.join(', ') || 'layers nobody has named'}. The customer has said yes to them, and the template lies right.`,
           ],
@@ -84,7 +87,8 @@ export function drillSteps(survey: Survey, rack: RackAt): Step[] {
         stepOf({
           ...common,
           id: `${id}/template`,
-          title: 'Lay the template, twice',
+          key: 'template',
+          title: DRILL_TITLE.template,
           detail: [
             `${plan.template ?? 'No template is named: mark out from the centreline'}. Mark every hole, take it off, lay it again: it meets the same marks.`,
           ],
@@ -97,7 +101,8 @@ export function drillSteps(survey: Survey, rack: RackAt): Step[] {
         stepOf({
           ...common,
           id: `${id}/prime`,
-          title: 'Prime the bare edges',
+          key: 'prime',
+          title: DRILL_TITLE.prime,
           detail: [
             `Swarf out, edges clean; ${plan.paint ?? 'find out what protects the bare edge'}. Let it dry.`,
           ],
@@ -109,7 +114,8 @@ export function drillSteps(survey: Survey, rack: RackAt): Step[] {
         stepOf({
           ...common,
           id: `${id}/bed`,
-          title: 'Bed the mounts and start them',
+          key: 'bed',
+          title: DRILL_TITLE.bed,
           detail: ['Each mount on its holes, every fastener started by hand; nothing is tightened yet.'],
           after: [`${id}/prime`],
           minutes: about(plan.asked * 2),
@@ -118,7 +124,8 @@ export function drillSteps(survey: Survey, rack: RackAt): Step[] {
         stepOf({
           ...common,
           id: `${id}/seal`,
-          title: 'Seal the mounts',
+          key: 'seal',
+          title: DRILL_TITLE.seal,
           detail: [`${plan.seal ?? 'Find out what seals it'}, round every hole.`],
           after: [`${id}/bed`],
           minutes: about(plan.asked * 2),

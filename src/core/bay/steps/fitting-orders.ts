@@ -3,7 +3,7 @@ import type { Attachment } from '../../plan/schema/vehicle'
 import { PHASES } from '../../plan/schema/work'
 import { BED_SIDES, BED_SOCKETS, FRAME_POINTS, HATCH_SEAM } from './body-orders'
 import type { FittingOrder } from './fitting-order'
-import { JOB_TITLE, MADE_TITLE } from './own-titles'
+import { DRILL_TITLE, JOB_TITLE, MADE_TITLE } from './own-titles'
 import { ALONG, CANOPY_TRACKS, DOOR_FRAMES, DRILLED_MOUNTS, FIXED_POINTS, HOOK_POINTS } from './roof-orders'
 import { PHASE_WORD } from './step'
 
@@ -43,4 +43,8 @@ export const rackStepChoices = (): Choices => [
 ]
 
 /** The app's own steps by their keys, with what each is usually called: what a house may word or time anew. */
-export const ownStepChoices = (): Choices => [...Object.entries(JOB_TITLE), ...rackStepChoices()]
+export const ownStepChoices = (): Choices => [
+  ...Object.entries(JOB_TITLE),
+  ...rackStepChoices(),
+  ...Object.entries(DRILL_TITLE),
+]

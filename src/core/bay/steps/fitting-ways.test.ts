@@ -201,8 +201,12 @@ describe('a part’s own sheet, the house and the job', () => {
           }
         : rack,
     )
+    const leaving = {
+      ...boatAndBox,
+      placements: boatAndBox.placements.map((each) => ({ ...each, status: 'comesOff' as const })),
+    }
     const keys = new Set(
-      [...plans, ...hung, drilled, under].flatMap((plan) => stepsOf(plan).map(({ key }) => key)),
+      [...plans, ...hung, drilled, under, leaving].flatMap((plan) => stepsOf(plan).map(({ key }) => key)),
     )
     for (const [key, words] of ownStepChoices()) expect(keys.has(key), words).toBe(true)
   })

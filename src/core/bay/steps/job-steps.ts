@@ -16,6 +16,7 @@ import { rackSteps } from './rack-steps'
 import { reopenedChannels } from './reopened-channels'
 import type { Step } from './step'
 import { changedByHouse, replacedSteps, withJobMinutes, withoutSteps } from './step-changes'
+import { withCautions } from './step-cautions'
 import { stepOf } from './step-of'
 import { weighSteps } from './weigh-steps'
 
@@ -57,6 +58,7 @@ function offSteps({ plan, racks, things }: Survey): Step[] {
   return leaving.map(({ id, name }) =>
     stepOf({
       id: `off/${id}`,
+      key: 'off',
       group: 'job',
       rackId: undefined,
       stage: 'vehicle',
@@ -218,5 +220,7 @@ export function jobSteps(
     rules.fitting?.steps ?? [],
     ({ rackId }) => (rackId === undefined ? undefined : kinds.get(rackId)),
   )
-  return inOrder(withoutLost(withJobMinutes(named(house, survey), survey.plan.job.minutes ?? [])))
+  return inOrder(
+    withoutLost(withCautions(withJobMinutes(named(house, survey), survey.plan.job.minutes ?? []), survey)),
+  )
 }

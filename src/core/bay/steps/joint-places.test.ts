@@ -182,7 +182,7 @@ describe('the strength of a threadlocker', () => {
     const group = (fastener: Fastener) => groupsOf(heldBy(boatAndBox, [fastener]))[0]?.joint
     const joint = group({ ...BOLTS, threadlocker: 'permanent' })
     expect(joint?.locked).toBe(true)
-    expect(joint?.security).toBe('permanent threadlocker: it does not come loose cold, as the sheet asks')
+    expect(joint?.security).toBe('permanent threadlocker, as the sheet asks')
     expect(group({ ...BOLTS, threadlocker: 'medium', security: 'none' })?.locked).toBe(false)
   })
 })

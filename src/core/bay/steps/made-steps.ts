@@ -160,7 +160,7 @@ export const MADE_STEPS: {
       key: 'prepare',
       title: MADE_TITLE.prepare,
       detail: [
-        `${attachments.map(({ kind }) => ATTACHMENTS[kind].prepare).join(' ')} Tape and cardboard over paint; no knife on a coating.`,
+        `${attachments.map(({ kind }) => ATTACHMENTS[kind].prepare).join(' ')} Tape and cardboard over paint.`,
       ],
       minutes: about(10),
       tools: ['cloths', 'film', 'masking tape'],

@@ -19,9 +19,19 @@ export const MADE_TITLE = {
 } as const
 export type MadeKey = keyof typeof MADE_TITLE
 
+/** The steps of drilling, by their keys; each hole is drilled by one of its own. */
+export const DRILL_TITLE = {
+  'confirm-drilling': 'Confirm: the holes cannot be undone',
+  template: 'Lay the template, twice',
+  prime: 'Prime the bare edges',
+  bed: 'Bed the mounts and start them',
+  seal: 'Seal the mounts',
+} as const
+
 /** Steps of every job and of every thing, by their keys. */
 export const JOB_TITLE = {
   count: 'Lay out and count the parts',
+  off: 'Take off what comes off',
   set: 'Set a thing on',
   centre: 'Centre a thing on its brackets',
   drive: 'Drive it',

@@ -107,27 +107,26 @@ export const HOOK_POINTS = orderOn({
     {
       key: 'hook-posts',
       title: 'Hook and pad on the post at each point',
-      detail:
-        'Film under each pad; the hook in full under its point. Nothing pried on or pulled against the glass.',
+      detail: 'Film under each pad; the hook in full under its point.',
       minutes: about(8),
       on: ['parts', 'feet'],
       kept: true,
     },
     made('lift-on', {
       title: 'Lower each bar onto its posts',
-      detail: 'Two people, one a side, straight down: no part of it rests on the glass.',
+      detail: 'Two people, one a side, straight down.',
     }),
     {
       key: 'press-down',
       title: 'Press down until the threads show',
-      detail: 'At each post by hand, beside the bar, never on the glass.',
+      detail: 'At each post by hand, beside the bar.',
       minutes: about(3),
       on: ['parts', 'bars', 'feet'],
       kept: true,
     },
     made('start-by-hand', { title: 'Start every knob by hand' }),
   ],
-  torque: tightenWith('In turns, from post to post, a little each; nothing levers on the glass. '),
+  torque: tightenWith('In turns, from post to post, a little each. '),
   squaresItself: 'always',
 })
 

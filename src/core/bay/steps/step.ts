@@ -107,6 +107,8 @@ export interface Step {
   readonly stage: Phase
   readonly title: string
   readonly detail: Phrase
+  /** What is said before it, where somebody can come to harm. */
+  readonly cautions?: readonly string[]
   readonly after: readonly string[]
   /** Of what it comes after, what its own sheet names. */
   readonly bySheet?: readonly string[]

@@ -2,6 +2,7 @@ import { readAs } from '../../kinds/provenance'
 import {
   GRADES,
   isLatch,
+  isStainless,
   securedBy,
   type Condition,
   type Fastener,
@@ -60,8 +61,6 @@ export interface Joint {
 /** Turns by hand before a tool is taken to it. Common practice, no source. */
 const USUAL_START_TURNS = 2
 
-const stainless = (grade: Grade | undefined) => grade?.startsWith('A') ?? false
-
 /** The weakest grade the table has for this thread: what an unmarked bolt is taken for. */
 function weakest(thread: string, condition: Condition): { grade: Grade; nm: number } | undefined {
   return GRADES.flatMap((grade) => {
@@ -119,7 +118,7 @@ const isUnnamed = (fastener: Fastener): boolean =>
 const STRENGTH = {
   weak: 'weak threadlocker',
   medium: 'medium threadlocker',
-  permanent: 'permanent threadlocker: it does not come loose cold',
+  permanent: 'permanent threadlocker',
 } as const
 
 function securityOf(fastener: Fastener, rules: BayRules): string {
@@ -134,7 +133,7 @@ function securityOf(fastener: Fastener, rules: BayRules): string {
   if (security) return asked[security]
   if (washers?.includes('lock')) return 'nothing more, the lock washer is in the stack'
   if (rules.security !== 'lockAndFlat') return 'medium threadlocker (house rule)'
-  return stainless(grade)
+  return isStainless(grade)
     ? 'no threadlocker (house rule); anti-seize, it is stainless'
     : 'no threadlocker (house rule)'
 }
@@ -174,7 +173,7 @@ export function jointOf(owner: JointOwner, index: number, fastener: Fastener, ru
     security: securityOf(fastener, rules),
     washers: washersOf(fastener, rules),
     tool: fastener.tool ?? (isLatch(fastener) ? 'by hand' : 'the key from the box, short end'),
-    handOnly: fastener.handOnly ?? stainless(fastener.grade),
+    handOnly: fastener.handOnly ?? isStainless(fastener.grade),
   }
 }
 

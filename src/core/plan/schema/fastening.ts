@@ -8,6 +8,9 @@ export const GRADES = ['8.8', '10.9', 'A2-70', 'A4-80'] as const
 const gradeSchema = z.enum(GRADES)
 export type Grade = z.infer<typeof gradeSchema>
 
+/** Whether a bolt of this grade is stainless: A2 and A4. */
+export const isStainless = (grade: Grade | undefined): boolean => grade?.startsWith('A') ?? false
+
 export const CONDITIONS = ['dry', 'oiled', 'antiSeize'] as const
 const conditionSchema = z.enum(CONDITIONS)
 export type Condition = z.infer<typeof conditionSchema>

@@ -1,4 +1,5 @@
 import { houseFittingSchema } from './fitting'
+import { houseCautionsSchema } from './house-cautions'
 import { CURRENCY_MOST } from '../../units/money'
 import * as z from '../../units/schema'
 
@@ -93,6 +94,7 @@ export const houseRulesSchema = z.strictObject({
   mustLook: z.optional(z.array(z.enum(ASIDE_LOOKS)).check(z.maxLength(ASIDE_LOOKS.length))),
   /** Whose rules for what a load runs past the vehicle are asked; none chosen is Find out where it matters. */
   localRules: z.optional(z.string().check(z.maxLength(60))),
+  cautions: z.optional(houseCautionsSchema),
   /** What prices are in, as it is printed behind them. */
   currency: z.optional(z.string().check(z.minLength(1), z.maxLength(CURRENCY_MOST))),
 })

@@ -3,7 +3,7 @@ import { roofZ } from './arrangement'
 import { outlineTop, type BodyOutline } from './body/outline'
 
 /** Half the roof's width at a place along it, between its front and its rear. mm. */
-function roofHalfWidth({ roof }: Vehicle, xMm: number): number {
+export function roofHalfWidth({ roof }: Vehicle, xMm: number): number {
   const length = roof.toXMm - roof.fromXMm
   const share = length <= 0 ? 0 : Math.min(1, Math.max(0, (xMm - roof.fromXMm) / length))
   return roof.halfWidthFrontMm + (roof.halfWidthRearMm - roof.halfWidthFrontMm) * share

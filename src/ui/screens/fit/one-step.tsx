@@ -33,6 +33,7 @@ import { FindingList } from './finding-list'
 import { PartsTable } from './parts-table'
 import { primaryOf } from './primary'
 import { ShiftFields } from './shift-fields'
+import { StepCautions } from './step-cautions'
 import { StepDrawing } from './step-drawing'
 import { StepList } from './step-list'
 import { StepPanel } from './step-panel'
@@ -160,6 +161,7 @@ export function OneStep({
             ? ` Then leave it for ${hours(step.waitMinutes)} and carry on with other steps.`
             : ''}
         </p>
+        <StepCautions cautions={step.cautions ?? []} />
         <p className="text-ink2">
           About {minutesText(step.minutes)}.{' '}
           <Button variant="quiet" onClick={() => setAsking('minutes')}>

@@ -1,4 +1,4 @@
-import { cameLine, type Handover, openingOf, placardLines } from '@/core/api/fit'
+import { cameLine, cautionMoment, type Handover, openingOf, placardLines } from '@/core/api/fit'
 import { mm as length, phraseText, type Plan, type UnitChoice } from '@/core/api/plan'
 import { STATE_WORD, type Survey, VERDICT_WORD } from '@/core/api/assess'
 import { concatTransformationMatrix, PDFDocument, popGraphicsState, pushGraphicsState } from 'pdf-lib'
@@ -196,7 +196,7 @@ export async function handoverPdf(input: PdfInput): Promise<Uint8Array> {
   list('Assumed', handover.assumed)
   if (handover.marks.length > 0) list('Marks, heights and what is stored', [...handover.marks])
   list('Keys and tools that stay with the vehicle', [...handover.keys, ...handover.tools])
-  list('Cautions', [...handover.cautions])
+  for (const { before, says } of handover.cautions) list(`Cautions: ${cautionMoment(before)}`, [...says])
   drawPlacard(doc, fonts, input)
   return doc.save()
 }

@@ -3,7 +3,15 @@ import { Note, Problem } from '@/ui/kit/field-note'
 import { StoredPicture } from '@/ui/app/stored-picture'
 import { JobBar } from '@/ui/job/job-bar'
 import { Button } from '@/ui/kit/button'
-import { cameLine, dueOf, handoverOf, isOverdue, NOTHING_DONE, openingOf } from '@/core/api/fit'
+import {
+  cameLine,
+  cautionMoment,
+  dueOf,
+  handoverOf,
+  isOverdue,
+  NOTHING_DONE,
+  openingOf,
+} from '@/core/api/fit'
 import { bayRulesOf, type Plan } from '@/core/api/plan'
 import { calendarFile, planFileName } from '@/core/api/files'
 import { STATE_WORD, VERDICT_WORD } from '@/core/api/assess'
@@ -256,9 +264,11 @@ export function HandoverScreen({ plan }: { plan: Plan }) {
         <SheetPart title="Keys and tools that stay with the vehicle">
           <Lines lines={[...handover.keys, ...handover.tools]} />
         </SheetPart>
-        <SheetPart title="Cautions">
-          <Lines lines={handover.cautions} />
-        </SheetPart>
+        {handover.cautions.map(({ before, says }) => (
+          <SheetPart key={before} title={`Cautions: ${cautionMoment(before)}`}>
+            <Lines lines={says} />
+          </SheetPart>
+        ))}
         <div className="placard-page" role="group" aria-label="For the dash" tabIndex={0}>
           <Placard handover={handover} />
           <Note>
