@@ -5,7 +5,7 @@ import { answerOf } from './answers'
 import { FACTS, type FactKind } from './evidence-facts'
 import { holdsOf } from './holds'
 import { askedOf, type ProofItem } from './proof'
-import { stepFindings } from './step-findings'
+import { STARTING_LENGTH, stepFindings } from './step-findings'
 import { OF_THING, type FactName, type Step, type Task } from './steps/step'
 
 /** What a step's evidence is, and what it depends on. */
@@ -114,7 +114,8 @@ const unnamedWord = ({ id }: Step, { deviations }: BayProgress): boolean =>
  * out. A word from before deviations named what they are about still covers its step, but never a joint over its figure.
  */
 function stopsNow(step: Step, survey: Survey, progress: BayProgress): boolean {
-  const findings = stepFindings(step, survey, progress)
+  // What has to be found out first keeps a step from being ticked; what was done by it stays done.
+  const findings = stepFindings(step, survey, progress).filter(({ rule }) => rule !== STARTING_LENGTH)
   const open = holdsOf(step, survey, findings, progress).filter(({ id }) =>
     findings.some((finding) => finding.id === id),
   )

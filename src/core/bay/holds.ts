@@ -10,7 +10,7 @@ import { askedOf } from './proof'
 import { mustTape } from './steps/pairs'
 import type { Step } from './steps/step'
 import { lastPass, type Pull } from './torque/passes'
-import { PLACE_RIGHT } from './step-findings'
+import { PLACE_RIGHT, STARTING_LENGTH } from './step-findings'
 import { OVER_TORQUE } from './torque/reading'
 import { restHolds, restsOf } from './waits'
 import { signsWanted, wantsReadings } from './wanted'
@@ -87,6 +87,7 @@ export const heldBack = (holds: readonly Hold[], isGiving: boolean): Hold | unde
 const BLOCKERS = {
   squareness: 'Enter the readings, or say what differs.',
   drilling: 'Find out the missing facts of the hole first, or say what differs.',
+  [STARTING_LENGTH]: 'Find out the length first, or say what differs.',
 } as const
 
 function* ownHolds(

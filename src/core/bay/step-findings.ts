@@ -86,9 +86,23 @@ const lostFindings = ({ id, title, lost = [] }: Step): Finding[] =>
     ],
   }))
 
+/** What a step would have done by what only a form has filled in. */
+export const STARTING_LENGTH = 'starting-length'
+
+const startFindings = ({ id, asks = [] }: Step): Finding[] =>
+  asks.map((ask, i) => ({
+    id: `${STARTING_LENGTH} ${id} ${i}`,
+    rule: STARTING_LENGTH,
+    state: 'all',
+    subject: { placementIds: [] },
+    severity: 'findOut',
+    sentence: [ask],
+  }))
+
 /** What is to be said of a step as things stand: its place, counts, readings, torques and proof. */
 export const stepFindings = (step: Step, survey: Survey, progress: BayProgress): Finding[] => [
   ...lostFindings(step),
+  ...startFindings(step),
   ...taskFindings(step, survey, progress),
 ]
 
@@ -100,9 +114,10 @@ function taskFindings(step: Step, survey: Survey, progress: BayProgress): Findin
     case 'marks':
       return markFindings(task.asks, progress)
     case 'measure':
-      return task.pairs.flatMap(({ id, pair }) =>
-        squarenessFindings(pair, progress.measured.get(`${step.id} ${id}`) ?? {}),
-      )
+      return task.pairs.flatMap(({ id, pair }) => {
+        const key = `${step.id} ${id}`
+        return squarenessFindings(pair, progress.measured.get(key) ?? {}, progress.readFrom.get(key) ?? {})
+      })
     case 'torque': {
       const open = jointFinding(task.group.joint)
       return [

@@ -318,6 +318,7 @@ const RACK_FIELDS = {
       text('Loosen before its height is changed', 'In order: outside screws; inside screws; bar screws'),
     ),
     barsComeInward: flag('Its bars come inward as it is raised'),
+    mark: number('Towers on mark', 'The number on its scale at which every tower is to stand'),
   }),
   panelGrid: group('', {
     pitchMm: length('Holes of its panels every'),
@@ -350,6 +351,7 @@ const RACK_FIELDS = {
     'To the middle of all its parts; empty: bars and deck where they are, the rest halfway up its feet',
   ),
   footWidthMm: length('Foot’s width along the bar', 'Clamps stand clear of it'),
+  tapeZeroMm: length('Line on its own tape', 'From the tape’s end to the line that is measured from'),
   fitSheet: group('Fit sheet', {
     source: SOURCE_FIELD,
     rows: list(
@@ -405,7 +407,7 @@ const partsOf = (kind: RackKind): readonly FieldsPart[] => [
         ...OWN[kind].slice(1).map((key) => ({ keys: [key] })),
       ]),
   { title: 'Parts, each with its own figures', open: true, keys: ['parts'] },
-  { title: 'Feet and fit sheet', keys: ['footWidthMm', 'fitSheet', 'centreZMm'] },
+  { title: 'Feet and fit sheet', keys: ['footWidthMm', 'fitSheet', 'tapeZeroMm', 'centreZMm'] },
   { title: 'To be measured before ordering', keys: ['gates'] },
   { title: 'How it is fitted', keys: ['fitting'] },
   { title: 'Notes', keys: ['note'] },
@@ -425,6 +427,7 @@ export const RACK_FIELD: Variants = {
       'parts',
       'centreZMm',
       'footWidthMm',
+      'tapeZeroMm',
       'fitSheet',
       'gates',
       'fitting',

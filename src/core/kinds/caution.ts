@@ -134,7 +134,7 @@ export const CAUTIONS = {
     onSteps: JOINT_WORK,
   },
   prying: {
-    say: 'Pry nothing over paint or chrome; put tape and card between.',
+    say: 'Pry nothing over paint or chrome.',
     belongsTo: 'job',
     before: 'work',
     onSteps: ['prepare', 'caps', 'covers', 'off'],

@@ -3,7 +3,11 @@ import type { StepAnswer } from './answer'
 import type { Contents } from './contents'
 import type { ProofOutcome } from './proof-outcome'
 import type { PullEvidence } from './pull-evidence'
+import type { ReadFrom } from './read-from'
 import type { Readings, Taped } from './taped'
+
+/** What each was read from, where that was not its usual mark. */
+export type ReadingsFrom = Readonly<Partial<Record<Taped, ReadFrom>>>
 
 /** What somebody said of a step, or of places of it, instead of doing it. */
 export interface Answered {
@@ -79,6 +83,8 @@ export interface JobDraft {
   measured: Map<string, Readings>
   /** What was typed for the last reading of each, by the same key. */
   typed: Map<string, Readonly<Partial<Record<Taped, string>>>>
+  /** What the tape was read from for each, where it was not its usual mark, by the same key. */
+  readFrom: Map<string, ReadingsFrom>
   /** Places whose sign was seen beside a reading, by `joint spot`; a pull again takes it back. */
   signs: Set<string>
   /** Places whose sign was looked at and is not right, each with what was seen, by `joint spot`. */
@@ -125,6 +131,7 @@ export const emptyJob = (): JobDraft => ({
   told: [],
   deviations: [],
   typed: new Map(),
+  readFrom: new Map(),
   answers: new Map(),
   channels: new Map(),
   marks: new Map(),

@@ -10,6 +10,10 @@ export const TAPED = [
   'frontOverRight',
   'rearOverLeft',
   'rearOverRight',
+  'frontAtLeft',
+  'frontAtRight',
+  'rearAtLeft',
+  'rearAtRight',
   'legLF',
   'legRF',
   'legLR',
@@ -33,15 +37,32 @@ export const TAPED_NAME: Readonly<Record<Taped, string>> = {
   frontOverRight: 'Front bar, overhang right',
   rearOverLeft: 'Rear bar, overhang left',
   rearOverRight: 'Rear bar, overhang right',
-  legLF: 'Leg height, LHF',
-  legRF: 'Leg height, RHF',
-  legLR: 'Leg height, LHR',
-  legRR: 'Leg height, RHR',
+  frontAtLeft: 'Front bar, place on the left',
+  frontAtRight: 'Front bar, place on the right',
+  rearAtLeft: 'Rear bar, place on the left',
+  rearAtRight: 'Rear bar, place on the right',
+  legLF: 'Height, LHF',
+  legRF: 'Height, RHF',
+  legLR: 'Height, LHR',
+  legRR: 'Height, RHR',
   markLF: 'Tower mark, LHF',
   markRF: 'Tower mark, RHF',
   markLR: 'Tower mark, LHR',
   markRR: 'Tower mark, RHR',
 }
+
+/** Where a bar stands along the vehicle, at its left and right foot. */
+export const PLACES = {
+  front: ['frontAtLeft', 'frontAtRight'],
+  rear: ['rearAtLeft', 'rearAtRight'],
+} as const satisfies Record<string, readonly Taped[]>
+
+/** Whether a reading is of a bar's place along the vehicle. */
+export const isPlace = (taped: Taped): boolean =>
+  Object.values(PLACES).some((names) => names.some((name) => name === taped))
+
+/** Whether a reading is of a bar's height at one of its feet. */
+export const isHeight = (taped: Taped): boolean => taped.startsWith('leg')
 
 /** Whether a reading is the number of a mark and no length. */
 export const isMark = (taped: Taped): boolean => taped.startsWith('mark')

@@ -106,7 +106,7 @@ function Readings({
       {measurement && <TakenBy measurement={measurement} />}
       {readings.length > 1 && (
         <p className="basis-full">
-          Middle <Quantity dimension="length" value={middleMm} />, readings{' '}
+          Mean <Quantity dimension="length" value={middleMm} />, readings{' '}
           <Quantity dimension="length" value={scatterMm} /> apart.
         </p>
       )}

@@ -1,5 +1,6 @@
 import { isInChannel } from '../../kinds/mount'
 import type { Finding } from '../../review/finding'
+import { isStart } from '../../plan/schema/provenance'
 import type { BayRules } from '../../plan/schema/house'
 import type { BarAt, ThingAt } from '../../survey/frame/arrangement'
 import { hasChannel, hasUnderChannel } from '../../plan/schema/rack'
@@ -77,6 +78,13 @@ function covered(survey: Survey, at: BarAt): [number, number][] | undefined {
 /** What has to be measured before a bar's strips are cut. */
 function unsureOf(survey: Survey, at: BarAt): string[] {
   const { bar, rack } = at
+  const started = (
+    [
+      ['lengthMm', 'its length'],
+      ['feetYMm.apart', 'from foot to foot'],
+      ['capMm', 'how deep the end caps reach in'],
+    ] as const
+  ).flatMap(([field, what]) => (isStart(bar, field) ? [what] : []))
   const things = hasChannel(bar.profile) ? inChannel(survey, at) : []
   const wanting = (which: (thing: ThingAt) => boolean) => [
     ...new Set(things.filter(which).map(({ gear }) => gear.name)),
@@ -84,6 +92,9 @@ function unsureOf(survey: Survey, at: BarAt): string[] {
   const bases = wanting(({ gear }) => gear.fit.baseMm === undefined)
   const places = wanting((thing) => !contactsKnown(thing))
   return [
+    ...(started.length > 0
+      ? [`measure ${started.join(' and ')} before the strips are cut: a form has filled it in.`]
+      : []),
     ...(bases.length > 0 ? [`measure what the mounts of ${bases.join(', ')} cover of the slot.`] : []),
     ...(places.length > 0 ? [`measure where the mounts of ${places.join(', ')} stand across it.`] : []),
     ...(hasUnderChannel(bar.profile) && rack.footWidthMm === undefined

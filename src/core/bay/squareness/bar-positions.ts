@@ -4,7 +4,7 @@ import { deg, mm, type Phrase } from '../../units/phrase'
 import { whose } from '../../units/words'
 import { squareness as skewOf } from '../../survey/bars/bar-squareness'
 import { plannedReading, type PlannedPair } from './taped'
-import type { JudgedReading, Middles } from './bar-readings'
+import { endsToMove, LEAST_MOVE_MM, type JudgedReading, type Middles } from './bar-readings'
 import { sidewaysMm } from './possible'
 
 /** What is to be done about a bar that stands along the vehicle where it should not, by what holds it. */
@@ -20,24 +20,6 @@ const PUT_RIGHT: Readonly<Record<HeldBy, string | undefined>> = {
   hole: 'Its feet are over drilled holes. Check for a foot on the wrong hole and for a bar askew in its feet.',
 }
 
-/** Nobody moves a bar by less. mm */
-const LEAST_MOVE_MM = 0.5
-
-/** Which end of the rear bar goes which way, by how much, to bring both sides to the planned spread. */
-function endsToMove({ spreadMm }: PlannedPair, leftMm: number, rightMm: number): Phrase {
-  const ends = [
-    ['left', leftMm],
-    ['right', rightMm],
-  ] as const
-  const moves = ends.flatMap(([side, value]): Phrase[] => {
-    const by = spreadMm - value
-    return Math.abs(by) < LEAST_MOVE_MM
-      ? []
-      : [[`${side} end `, mm(Math.abs(by)), by > 0 ? ' rearward' : ' forward']]
-  })
-  return moves.flatMap((each, i) => (i === 0 ? [...each] : [', its ', ...each]))
-}
-
 /** Whether both sides are alike, how far the bars stand askew, and which end goes which way to bring both sides to the planned spread. */
 export function parallel(pair: PlannedPair, middles: Middles): JudgedReading[] {
   const [left, right] = [middles.spreadLeft?.mm, middles.spreadRight?.mm]
@@ -46,7 +28,7 @@ export function parallel(pair: PlannedPair, middles: Middles): JudgedReading[] {
   const off = right - left
   const otherwise = PUT_RIGHT[pair.heldBy]
   const skew = deg(Math.abs(skewOf(left, right, (pair.front.acrossMm + pair.rear.acrossMm) / 2).skewDeg))
-  const moves = endsToMove(pair, left, right)
+  const moves = endsToMove(pair.spreadMm - left, pair.spreadMm - right)
   if (Math.abs(off) > tolerance)
     return [
       {

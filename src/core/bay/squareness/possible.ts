@@ -1,7 +1,9 @@
-import { TAPED_NAME, TAPED, type Readings, type Taped } from '../../log/taped'
+import type { ReadingsFrom } from '../../log/record'
+import { PLACES, TAPED_NAME, TAPED, type Readings, type Taped } from '../../log/taped'
 import { readingsSummary } from '../../plan/schema/measurement'
 import { mm, type Phrase } from '../../units/phrase'
-import { type PlannedPair } from './taped'
+import { placesOf } from './bar-places'
+import { plannedReading, type PlannedPair } from './taped'
 import type { JudgedReading, Middle, Middles } from './bar-readings'
 
 /**
@@ -137,10 +139,109 @@ function overhangs(pair: PlannedPair, middles: Middles, which: 'front' | 'rear')
   ]
 }
 
+/** How near to the rack's own tape's zero a slip has to be to be called by its name, mm. Common practice, no source. */
+const ZERO_SLIP_MM = 2
+
+/** What is off by just as much as the line on the rack's own tape is from the tape's end: read from the one for the other. */
+function tapeZeros(pair: PlannedPair, middles: Middles, from: ReadingsFrom): Impossible[] {
+  const zero = pair.tapeZeroMm
+  if (zero === undefined || zero <= pair.toleranceMm) return []
+  return TAPED.flatMap((key): Impossible[] => {
+    const planned = plannedReading(pair, key, from[key])
+    const read = middles[key]
+    if (planned === undefined || read === undefined) return []
+    const shown = read.mm + (from[key]?.zeroMm ?? 0)
+    const off = shown - planned
+    if (Math.abs(Math.abs(off) - zero) > ZERO_SLIP_MM) return []
+    return [
+      {
+        readings: [key],
+        assessment: {
+          what: `zero ${key}`,
+          severity: 'findOut',
+          measuredMm: shown,
+          limitMm: planned,
+          say: [
+            `${TAPED_NAME[key]}: `,
+            mm(shown),
+            ', ',
+            mm(Math.abs(off)),
+            ` ${off > 0 ? 'more' : 'less'} than planned. The line on this rack’s tape is `,
+            mm(zero),
+            ' from the tape’s end: was it read from the end or from the line? Say which.',
+          ],
+        },
+      },
+    ]
+  })
+}
+
+/** Both bars at one place, or further from or nearer to each other than their spread was read. */
+function placesApart(pair: PlannedPair, middles: Middles, from: ReadingsFrom): Impossible[] {
+  const sides = [
+    { side: 'left', i: 0, spread: middles.spreadLeft },
+    { side: 'right', i: 1, spread: middles.spreadRight },
+  ] as const
+  const [front, rear] = [placesOf(pair, middles, from, 'front'), placesOf(pair, middles, from, 'rear')]
+  return sides.flatMap(({ side, i, spread }): Impossible[] => {
+    const [a, b] = [front[i], rear[i]]
+    if (a === undefined || b === undefined) return []
+    const apart = b - a
+    const readings = [PLACES.front[i], PLACES.rear[i]]
+    const least = (pair.front.profileMm + pair.rear.profileMm) / 2
+    if (apart < least)
+      return [
+        {
+          readings,
+          assessment: {
+            what: `places ${side}`,
+            severity: 'findOut',
+            measuredMm: apart,
+            limitMm: pair.spreadMm,
+            say: [
+              `On the ${side} both bars would stand at one place, `,
+              mm(Math.max(0, apart)),
+              ' apart, which cannot be. From which edge was each read: the windscreen’s upper edge, or the roof’s rear edge? Say which.',
+            ],
+          },
+        },
+      ]
+    if (spread === undefined) return []
+    const allowed =
+      spread.offMm + (middles[PLACES.front[i]]?.offMm ?? 0) + (middles[PLACES.rear[i]]?.offMm ?? 0)
+    if (Math.abs(apart - spread.mm) <= allowed) return []
+    return [
+      {
+        readings: [...readings, side === 'left' ? 'spreadLeft' : 'spreadRight'],
+        assessment: {
+          what: `places ${side}`,
+          severity: 'findOut',
+          measuredMm: apart,
+          limitMm: spread.mm,
+          say: [
+            `On the ${side} the places of both bars are `,
+            mm(apart),
+            ' apart, and their spread was read as ',
+            mm(spread.mm),
+            '. Measure all three again, each from its own mark.',
+          ],
+        },
+      },
+    ]
+  })
+}
+
 /** Everything that was read and cannot be true: it is asked again, and no bar is moved on its word. */
-export const impossible = (pair: PlannedPair, readings: Readings, middles: Middles): Impossible[] => [
+export const impossible = (
+  pair: PlannedPair,
+  readings: Readings,
+  middles: Middles,
+  from: ReadingsFrom,
+): Impossible[] => [
   ...scattered(pair, readings),
   ...diagonals(pair, middles),
   ...overhangs(pair, middles, 'front'),
   ...overhangs(pair, middles, 'rear'),
+  ...tapeZeros(pair, middles, from),
+  ...placesApart(pair, middles, from),
 ]

@@ -1,9 +1,13 @@
 import type { HeldBy } from '../../kinds/attachment'
+import type { ReadFrom } from '../../log/read-from'
 import type { Taped } from '../../log/taped'
+
 /** One of two bars that are taped against each other, mm. */
 export interface PairBar {
   readonly id: string
   readonly name: string
+  /** Its place along, behind the windscreen's upper edge. */
+  readonly xMm: number
   readonly lengthMm: number
   readonly profileMm: number
   /** What its cap takes of either end; nothing where nobody said. */
@@ -25,6 +29,13 @@ export interface PlannedPair {
   readonly toleranceMm: number
   readonly legsToleranceMm: number
   readonly heldBy: HeldBy
+  /** Where the roof ends, behind the windscreen's upper edge. */
+  readonly rearEdgeMm: number
+  /** How far the line printed on the rack's own tape is from that tape's end. */
+  readonly tapeZeroMm?: number | undefined
+  /** Whether it stands on legs, so that heights are of them; and the mark on their scale that is wanted. */
+  readonly onLegs: boolean
+  readonly heightMark?: number | undefined
 }
 
 const DATUM: Readonly<Record<Taped, string>> = {
@@ -38,6 +49,10 @@ const DATUM: Readonly<Record<Taped, string>> = {
   frontOverRight: 'front bar: foot’s outer edge to inside of the right end cap',
   rearOverLeft: 'rear bar: foot’s outer edge to inside of the left end cap',
   rearOverRight: 'rear bar: foot’s outer edge to inside of the right end cap',
+  frontAtLeft: 'windscreen’s upper edge to the middle of the front bar, at its left foot',
+  frontAtRight: 'windscreen’s upper edge to the middle of the front bar, at its right foot',
+  rearAtLeft: 'windscreen’s upper edge to the middle of the rear bar, at its left foot',
+  rearAtRight: 'windscreen’s upper edge to the middle of the rear bar, at its right foot',
   legLF: 'rail to underside of the bar, LHF',
   legRF: 'rail to underside of the bar, RHF',
   legLR: 'rail to underside of the bar, LHR',
@@ -48,15 +63,31 @@ const DATUM: Readonly<Record<Taped, string>> = {
   markRR: 'the number that the tower stands on, RHR',
 }
 
-/** From what to what each is read; a foot whose width nobody gave is taped from its centre. */
-export const datumOf = ({ footWidthMm }: PlannedPair, taped: Taped): string =>
-  footWidthMm === 0 ? DATUM[taped].replace('outer edge', 'centre') : DATUM[taped]
+const EDGE_WORDS = { rear: 'roof’s rear edge', mark: 'the mark' } as const
+
+/** From what to what each is read; a foot whose width nobody gave is taped from its centre, and a bar's place from what was chosen. */
+export function datumOf({ footWidthMm, onLegs }: PlannedPair, taped: Taped, from?: ReadFrom): string {
+  const usual = footWidthMm === 0 ? DATUM[taped].replace('outer edge', 'centre') : DATUM[taped]
+  const above = onLegs ? usual : usual.replace(/^rail/, 'roof')
+  return from?.edge === undefined ? above : above.replace('windscreen’s upper edge', EDGE_WORDS[from.edge.is])
+}
 
 const overhang = ({ lengthMm, acrossMm, capMm }: PairBar, { footWidthMm }: PlannedPair) =>
   capMm === undefined ? undefined : (lengthMm - acrossMm - footWidthMm) / 2 - capMm
 
-/** What each would read if all stood as planned, mm; nothing for legs and marks, which only have to be alike. */
-export function plannedReading(pair: PlannedPair, taped: Taped): number | undefined {
+/** A bar's place behind the windscreen's upper edge by what was read from an edge, mm. A mark behind the bar is read forward. */
+export function placeOf({ rearEdgeMm }: PlannedPair, bar: PairBar, mm: number, from?: ReadFrom): number {
+  if (from?.edge === undefined) return mm
+  if (from.edge.is === 'rear') return rearEdgeMm - mm
+  return from.edge.xMm > bar.xMm ? from.edge.xMm - mm : from.edge.xMm + mm
+}
+
+function distanceTo({ rearEdgeMm }: PlannedPair, { xMm }: PairBar, from?: ReadFrom): number {
+  if (from?.edge === undefined) return xMm
+  return Math.abs((from.edge.is === 'rear' ? rearEdgeMm : from.edge.xMm) - xMm)
+}
+
+function plannedLength(pair: PlannedPair, taped: Taped, from?: ReadFrom): number | undefined {
   const { spreadMm, front, rear } = pair
   switch (taped) {
     case 'spreadLeft':
@@ -75,6 +106,12 @@ export function plannedReading(pair: PlannedPair, taped: Taped): number | undefi
     case 'rearOverLeft':
     case 'rearOverRight':
       return overhang(rear, pair)
+    case 'frontAtLeft':
+    case 'frontAtRight':
+      return distanceTo(pair, front, from)
+    case 'rearAtLeft':
+    case 'rearAtRight':
+      return distanceTo(pair, rear, from)
     case 'legLF':
     case 'legRF':
     case 'legLR':
@@ -85,4 +122,10 @@ export function plannedReading(pair: PlannedPair, taped: Taped): number | undefi
     case 'markRR':
       return undefined
   }
+}
+
+/** What each tape would show if all stood as planned, mm; nothing for heights and marks, which only have to be alike. */
+export function plannedReading(pair: PlannedPair, taped: Taped, from?: ReadFrom): number | undefined {
+  const length = plannedLength(pair, taped, from)
+  return length === undefined ? undefined : length + (from?.zeroMm ?? 0)
 }

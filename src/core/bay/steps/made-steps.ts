@@ -10,7 +10,7 @@ import { markAsks, markedPlacesWords } from '../marked-places'
 import { tighteningLead, tighteningTitle, tighteningWords } from './joint-groups'
 import { about } from './minutes'
 import { MADE_TITLE, type MadeKey } from './own-titles'
-import { placesAlong, placesOfFeet } from './place-words'
+import { askedAlong, askedOfFeet, placesAlong, placesOfFeet } from './place-words'
 import { isPlacedByVehicle } from './vehicle-place'
 import type { FactName, JointGroup, PairAsk, Step, Task } from './step'
 
@@ -128,6 +128,7 @@ export const MADE_STEPS: {
             key: 'feet-on-bars',
             title: MADE_TITLE['feet-on-bars'],
             detail: placesOfFeet(work.at, toBuild),
+            asks: askedOfFeet(work.at, toBuild),
             minutes: about(work.at.bars.length * 4),
             footIds: footIds(work),
             task: byWord('parts', 'feet'),
@@ -210,6 +211,7 @@ export const MADE_STEPS: {
             key: 'place',
             title: MADE_TITLE.place,
             detail: placesAlong(work.at),
+            asks: askedAlong(work.at),
             minutes: about(8),
             hands: 2,
             footIds: footIds(work),

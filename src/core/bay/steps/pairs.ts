@@ -1,6 +1,6 @@
 import { hasNotches } from '../../plan/schema/attachment-traits'
 import { ATTACHMENTS, type HeldBy } from '../../kinds/attachment'
-import type { Taped } from '../../log/taped'
+import { PLACES, type Taped } from '../../log/taped'
 import type { BarAt, RackAt } from '../../survey/frame/arrangement'
 import { towerSpacing } from '../../survey/bars/tower-spacing'
 import type { Survey } from '../../survey/survey'
@@ -15,6 +15,7 @@ const DIAGONALS: readonly Taped[] = ['diagonalLeft', 'diagonalRight']
 const OVERHANGS: readonly Taped[] = ['frontOverLeft', 'frontOverRight', 'rearOverLeft', 'rearOverRight']
 const LEGS: readonly Taped[] = ['legLF', 'legRF', 'legLR', 'legRR']
 const MARKS: readonly Taped[] = ['markLF', 'markRF', 'markLR', 'markRR']
+const ALONG: readonly Taped[] = [...PLACES.front, ...PLACES.rear]
 const ACROSS: readonly Taped[] = ['frontAcross', 'rearAcross']
 
 const heldBy = (attachment: BarAt['attachment']): HeldBy =>
@@ -46,6 +47,7 @@ export function pairsOf(survey: Survey, at: RackAt): PairAsk[] {
   const end = (own: BarAt): PairBar => ({
     id: own.bar.id,
     name: own.bar.name,
+    xMm: own.bar.xMm,
     lengthMm: own.bar.lengthMm,
     profileMm: own.bar.profile.widthMm,
     capMm: own.bar.capMm,
@@ -62,6 +64,10 @@ export function pairsOf(survey: Survey, at: RackAt): PairAsk[] {
       toleranceMm: tolerancesMm.parallel,
       legsToleranceMm: tolerancesMm.legs,
       heldBy: heldBy(front.attachment),
+      rearEdgeMm: survey.plan.vehicle.roof.toXMm,
+      tapeZeroMm: rack.tapeZeroMm,
+      onLegs: legs,
+      heightMark: rack.kind === 'bed' ? rack.raising?.mark : undefined,
     },
     taped:
       i > 0
@@ -70,7 +76,8 @@ export function pairsOf(survey: Survey, at: RackAt): PairAsk[] {
             ...along,
             ...crossed,
             ...ends,
-            ...(legs ? LEGS : []),
+            ...(isTaped ? ALONG : []),
+            ...(legs || isTaped ? LEGS : []),
             ...(legs || markOf(at, front) !== undefined ? MARKS : []),
           ],
   }))

@@ -107,6 +107,8 @@ export interface Step {
   readonly stage: Phase
   readonly title: string
   readonly detail: Phrase
+  /** What has to be found out before it: what only a form has filled in is no instruction. */
+  readonly asks?: readonly string[]
   /** What is said before it, where somebody can come to harm. */
   readonly cautions?: readonly string[]
   readonly after: readonly string[]

@@ -1,11 +1,17 @@
 import { describe, expect, it } from 'vitest'
 import { DEMO_PLANS } from '@/demo/plans'
+import { NOTHING_DONE } from '../../log/record'
+import type { Plan } from '../../plan/schema/plan'
 import type { Attachment } from '../../plan/schema/vehicle'
 import { USUAL_BAY } from '../../plan/schema/house'
 import { phraseText } from '../../units/phrase'
 import { survey } from '../../survey/survey'
+import { currentProgress } from '../evidence'
+import { holdsOf } from '../holds'
+import { stepFindings } from '../step-findings'
 import { jobSteps } from './job-steps'
 import { mustTape, pairsOf } from './pairs'
+import { plainJob } from './plain-job.testing'
 import { isPlacedByVehicle, vehiclePlace } from './vehicle-place'
 
 const placed = DEMO_PLANS.flatMap((plan) => {
@@ -50,5 +56,43 @@ describe('bars that the vehicle places (B7)', () => {
     expect(at(900)).toBe('last notch, on both sides')
     expect(at(800)).toBeUndefined()
     expect(vehiclePlace({ ...bar, attachment: undefined })).toBeUndefined()
+  })
+})
+
+describe('a length that only a form filled in', () => {
+  const started = plainJob('raisedRail', 'bars')
+  const known = (plan: Plan): Plan => ({
+    ...plan,
+    racks: plan.racks.map((rack) =>
+      rack.kind === 'bars' ? { ...rack, bars: rack.bars.map(({ known: _, ...bar }) => bar) } : rack,
+    ),
+  })
+  const step = (plan: Plan, key: string) => {
+    const order = jobSteps(survey(plan), USUAL_BAY)
+    const found = order.ok ? order.steps.find((each) => each.key === key) : undefined
+    if (!found) throw new Error(key)
+    return found
+  }
+  const holds = (plan: Plan, key: string) => {
+    const [at, now] = [step(plan, key), survey(plan)]
+    return holdsOf(at, now, stepFindings(at, now, NOTHING_DONE), NOTHING_DONE).map(({ message }) => message)
+  }
+
+  it('is asked for and no instruction: at placing, at the feet and at the strips (B8)', () => {
+    expect(phraseText(step(started, 'place').detail)).toBe(
+      'Front bar: find out where it stands. Rear bar: find out where it stands.',
+    )
+    expect(phraseText(step(started, 'feet-on-bars').detail)).not.toMatch(/\d/)
+    for (const key of ['place', 'feet-on-bars'])
+      expect(holds(started, key)).toEqual(Array(2).fill('Find out the length first, or say what differs.'))
+    expect(phraseText(step(known(started), 'place').detail)).toMatch(/\d+ mm behind the windscreen/)
+    for (const key of ['place', 'feet-on-bars']) expect(holds(known(started), key)).toEqual([])
+  })
+
+  it('opens nothing that was done by it', () => {
+    const now = survey(started)
+    const place = step(started, 'place')
+    const logged = { ...NOTHING_DONE, done: new Set([place.id]) }
+    expect(currentProgress([place], now, logged).progress.done.has(place.id)).toBe(true)
   })
 })

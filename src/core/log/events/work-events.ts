@@ -5,6 +5,7 @@ import { ANSWER_WORD, ANSWERS } from '../answer'
 import { PROOF_OUTCOMES } from '../proof-outcome'
 import { PULL_EVIDENCE, pullWords } from '../pull-evidence'
 import { forgetPlaces, retainAnswers, pullKey, signKey } from '../record'
+import { readFromSchema, readFromWords } from '../read-from'
 import { isMark, TAPED, TAPED_NAME, type Taped } from '../taped'
 import { asTyped, entry, hung, key, reason, tidy, typed, words } from './entry'
 
@@ -76,18 +77,21 @@ export const ofWorkEvents = {
       pairId: key,
       readings: z.partialRecord(z.enum(TAPED), z.array(sizeMm).check(z.minLength(1), z.maxLength(40))),
       typed: z.optional(z.partialRecord(z.enum(TAPED), typed)),
+      from: z.optional(z.partialRecord(z.enum(TAPED), readFromSchema)),
     },
-    line: ({ readings, typed: texts }) =>
+    line: ({ readings, typed: texts, from }) =>
       Object.entries(readings)
         .map(([each, list]) => {
           const taped = each as Taped
           const unit = isMark(taped) ? '' : ' mm'
-          return `${TAPED_NAME[taped]} ${list.map(tidy).join(', ')}${unit}${asTyped(texts?.[taped])}`
+          const where = readFromWords(from?.[taped], (mm) => `${tidy(mm)} mm`)
+          return `${TAPED_NAME[taped]} ${list.map(tidy).join(', ')}${unit}${asTyped(texts?.[taped])}${where === '' ? '' : `, ${where}`}`
         })
         .join('; '),
     changes: ({ job }, event) => {
       job.measured.set(`${event.stepId} ${event.pairId}`, event.readings)
       job.typed.set(`${event.stepId} ${event.pairId}`, event.typed ?? {})
+      job.readFrom.set(`${event.stepId} ${event.pairId}`, event.from ?? {})
     },
     subject: ({ stepId, pairId }) => [stepId, pairId],
   }),

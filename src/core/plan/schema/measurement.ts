@@ -42,10 +42,9 @@ export const measurementSchema = z.discriminatedUnion('kind', [
 ])
 export type Measurement = z.infer<typeof measurementSchema>
 
-/** Middle and range of repeated readings, mm. The middle is the median, so that one slip of the tape moves it little. */
+/** Mean and range of repeated readings, mm. Published: the mean is the best estimate of repeated readings (JCGM 100:2008, 4.2.1, from memory); what is too far apart is asked again. */
 export function readingsSummary(readingsMm: readonly number[]): { middleMm: number; scatterMm: number } {
   const sorted = readingsMm.toSorted((a, b) => a - b)
-  const upper = sorted[Math.floor(sorted.length / 2)] ?? 0
-  const lower = sorted[Math.ceil(sorted.length / 2) - 1] ?? upper
-  return { middleMm: (lower + upper) / 2, scatterMm: (sorted.at(-1) ?? 0) - (sorted[0] ?? 0) }
+  const sum = sorted.reduce((so, each) => so + each, 0)
+  return { middleMm: sum / Math.max(1, sorted.length), scatterMm: (sorted.at(-1) ?? 0) - (sorted[0] ?? 0) }
 }

@@ -274,6 +274,8 @@ const common = {
   centreZMm: z.optional(sizeMm),
   /** How wide a foot is along its bar: clamps stand clear of it, and an overhang is taped from its edge. */
   footWidthMm: z.optional(sizeMm),
+  /** Of the tape that comes with it: from the tape's end to the line that is measured from. */
+  tapeZeroMm: z.optional(sizeMm),
   fitSheet: z.optional(
     z.strictObject({
       source: sourceSchema,
@@ -311,6 +313,8 @@ export const rackSchema = z.discriminatedUnion('kind', [
       z.strictObject({
         frees: z.optional(z.array(nameSchema).check(z.maxLength(10))),
         barsComeInward: z.optional(z.boolean()),
+        /** The mark on its scale at which every tower is to stand. */
+        mark: z.optional(z.number().check(z.gte(0), z.lte(99))),
       }),
     ),
     /** The holes of its side panels. */

@@ -89,7 +89,7 @@ describe('gates', () => {
     // Readings 6 mm apart: their own scatter reaches past the bound.
     expect(severityOf(SEAM, length('seam', 7, 13, 7.5))).toBe('findOut')
     expect(sentences(gates, plan([SEAM], [length('seam', 7, 8, 7.5)]))[0]).toContain(
-      '7.5 mm (middle of 3 readings, 1 mm apart)',
+      '7.5 mm (mean of 3 readings, 1 mm apart)',
     )
   })
   it('with a gauge go or do not, with a helper so heavy and no heavier', () => {

@@ -55,7 +55,7 @@ function answered({ stand }: GateAt): Phrase {
   if (value.kind === 'gauge') return [value.went === 'go' ? 'it goes in' : 'it does not go in']
   return value.readings === 1
     ? [mm(value.mm)]
-    : [mm(value.mm), ` (middle of ${value.readings} readings, `, mm(value.scatterMm), ' apart)']
+    : [mm(value.mm), ` (mean of ${value.readings} readings, `, mm(value.scatterMm), ' apart)']
 }
 
 /** What a gate asks in: a mass or a length. */

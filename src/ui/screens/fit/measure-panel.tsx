@@ -2,10 +2,14 @@
 import {
   type BayProgress,
   datumOf,
+  isHeight,
   isMark,
+  isPlace,
   type PairAsk,
   plannedReading,
+  type ReadFrom,
   type Readings,
+  type ReadingsFrom,
   spreadMeasured,
   type Step,
   type Taped,
@@ -18,7 +22,9 @@ import { Quantity } from '@/ui/figures/quantity'
 import { ParsedField, type ParsedText } from '@/ui/kit/parsed-field'
 import { QuantityField } from '@/ui/figures/quantity-field'
 import { useUnits, settingsStore } from '@/ui/state/settings-store'
+import { useState } from 'react'
 import { today } from '@/ui/state/today'
+import { ReadFromFields } from './read-from-fields'
 
 const READINGS_MOST = 40
 
@@ -62,6 +68,7 @@ function Reading({
   taped,
   readings,
   typed,
+  readFrom,
 }: {
   plan: Plan
   step: Step
@@ -69,16 +76,27 @@ function Reading({
   taped: Taped
   readings: Readings
   typed: Readonly<Partial<Record<Taped, string>>>
+  readFrom: ReadingsFrom
 }) {
   const units = useUnits()
   const list = readings[taped] ?? []
-  const planned = plannedReading(ask.pair, taped)
+  // Chosen before the first reading is typed.
+  const [chosen, setChosen] = useState(readFrom[taped])
+  const from = readFrom[taped] ?? chosen
+  const planned = plannedReading(ask.pair, taped, from)
   const { middleMm, scatterMm } = readingsSummary(list)
-  const keep = (values: readonly number[], text: string) => {
+  const keep = (values: readonly number[], text: string, of: ReadFrom | undefined = from) => {
     const { [taped]: _before, ...others } = typed
     const elsewhere = typedElsewhere('length', text)
     if (taped === 'spreadLeft' || taped === 'spreadRight')
-      keepSpread(plan, ask, taped === 'spreadLeft' ? 'left' : 'right', values)
+      keepSpread(
+        plan,
+        ask,
+        taped === 'spreadLeft' ? 'left' : 'right',
+        values.map((value) => value - (of?.zeroMm ?? 0)),
+      )
+    const { [taped]: _was, ...elsewhereFrom } = readFrom
+    const allFrom = { ...elsewhereFrom, ...(of && { [taped]: of }) }
     const saved = { ...others, ...(elsewhere !== undefined && { [taped]: elsewhere }) }
     logFor(plan, {
       kind: 'measured',
@@ -86,6 +104,7 @@ function Reading({
       pairId: ask.id,
       readings: { ...(readings as Record<Taped, number[]>), [taped]: [...values] },
       ...(Object.keys(saved).length > 0 && { typed: saved }),
+      ...(Object.keys(allFrom).length > 0 && { from: allFrom }),
     })
   }
   if (isMark(taped))
@@ -104,13 +123,22 @@ function Reading({
         label={TAPED_NAME[taped]}
         dimension="length"
         value={list.length === 0 ? undefined : middleMm}
-        hint={`${datumOf(ask.pair, taped)}${planned === undefined ? '' : `; planned ${phraseText([mm(planned)], units)}`}${typed[taped] === undefined ? '' : `; typed ${typed[taped]}`}`}
+        hint={`${datumOf(ask.pair, taped, from)}${planned === undefined ? '' : `; planned ${phraseText([mm(planned)], units)}`}${typed[taped] === undefined ? '' : `; typed ${typed[taped]}`}`}
         typed={typed[taped]}
         onValue={(value, text) => {
           const odd = notTaped(value)
           if (odd !== undefined) return odd
           keep([value], text)
           return undefined
+        }}
+      />
+      <ReadFromFields
+        taped={taped}
+        from={from}
+        tapeZeroMm={ask.pair.tapeZeroMm}
+        onFrom={(next) => {
+          setChosen(next)
+          if (list.length > 0) keep(list, typed[taped] ?? '', next)
         }}
       />
       {list.length > 0 && list.length < READINGS_MOST && (
@@ -147,6 +175,16 @@ const SELDOM: ReadonlySet<Taped> = new Set([
   'markRR',
 ])
 
+/** What is folded away, by its kinds. */
+const foldTitle = (seldom: readonly Taped[]): string => {
+  const kinds = [
+    [isPlace, 'places along'],
+    [isHeight, 'heights'],
+    [isMark, 'tower marks'],
+  ] as const
+  return ['Foot to foot', ...kinds.flatMap(([is, word]) => (seldom.some(is) ? [word] : []))].join(', ')
+}
+
 /** What is taped at a step, pair by pair; every reading is kept, a new first one begins again. */
 export function MeasurePanel({ plan, step, progress }: { plan: Plan; step: Step; progress: BayProgress }) {
   if (step.task.kind !== 'measure') return null
@@ -163,9 +201,12 @@ export function MeasurePanel({ plan, step, progress }: { plan: Plan; step: Step;
         taped={taped}
         readings={readings}
         typed={progress.typed.get(key) ?? {}}
+        readFrom={progress.readFrom.get(key) ?? {}}
       />
     )
-    const seldom = ask.taped.filter((taped) => SELDOM.has(taped))
+    const isSeldom = (taped: Taped) =>
+      SELDOM.has(taped) || isPlace(taped) || (isHeight(taped) && !ask.pair.onLegs)
+    const seldom = ask.taped.filter(isSeldom)
     return (
       <section key={ask.id} aria-label={`${ask.pair.front.name} to ${ask.pair.rear.name}`}>
         {several && (
@@ -173,12 +214,10 @@ export function MeasurePanel({ plan, step, progress }: { plan: Plan; step: Step;
             {ask.pair.front.name} to {ask.pair.rear.name}
           </h3>
         )}
-        {ask.taped.filter((taped) => !SELDOM.has(taped)).map(field)}
+        {ask.taped.filter((taped) => !isSeldom(taped)).map(field)}
         {seldom.length > 0 && (
           <details open={seldom.some((taped) => readings[taped] !== undefined)}>
-            <summary className="min-h-11 cursor-pointer py-2.5">
-              Foot to foot{seldom.some(isMark) ? ', tower marks' : ''}
-            </summary>
+            <summary className="min-h-11 cursor-pointer py-2.5">{foldTitle(seldom)}</summary>
             {seldom.map(field)}
           </details>
         )}

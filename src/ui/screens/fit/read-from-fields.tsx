@@ -1,0 +1,94 @@
+'use client'
+import { isPlace, type ReadFrom, readFromWords, type Taped, TAPED_NAME } from '@/core/api/fit'
+import { formatQuantity } from '@/core/api/plan'
+import { useState } from 'react'
+import { QuantityField } from '@/ui/figures/quantity-field'
+import { Choice } from '@/ui/kit/choice'
+import { useUnits } from '@/ui/state/settings-store'
+
+const EDGES = [
+  ['screen', 'the windscreen’s upper edge'],
+  ['rear', 'the roof’s rear edge'],
+  ['mark', 'another mark'],
+] as const
+
+/** What a tape is read from, where that is not its usual mark, and what it shows there instead of nought. */
+export function ReadFromFields({
+  taped,
+  from,
+  tapeZeroMm,
+  onFrom,
+}: {
+  taped: Taped
+  from: ReadFrom | undefined
+  /** How far the line on the rack's own tape is from its end, where that is known. */
+  tapeZeroMm: number | undefined
+  onFrom: (from: ReadFrom | undefined) => void
+}) {
+  const units = useUnits()
+  const length = (mm: number) => formatQuantity('length', mm, units)
+  const [asksZero, setAsksZero] = useState(false)
+  const { edge, zeroMm } = from ?? {}
+  const put = (next: ReadFrom) =>
+    onFrom(next.edge === undefined && next.zeroMm === undefined ? undefined : next)
+  const withEdge = (next: ReadFrom['edge']) =>
+    put({ ...(next && { edge: next }), ...(zeroMm !== undefined && { zeroMm }) })
+  const withZero = (next: number | undefined) =>
+    put({ ...(edge && { edge }), ...(next !== undefined && { zeroMm: next }) })
+  const isOther = asksZero || (zeroMm !== undefined && zeroMm !== tapeZeroMm)
+  const name = TAPED_NAME[taped]
+  return (
+    <details>
+      <summary className="min-h-9 cursor-pointer py-1.5 text-aside">
+        {from === undefined ? 'Read from another mark' : `Read ${readFromWords(from, length)}`}
+      </summary>
+      <div className="grid gap-2 pb-2">
+        {isPlace(taped) && (
+          <Choice
+            label={`${name}: read from`}
+            value={edge?.is ?? 'screen'}
+            options={EDGES}
+            onChange={(is) => withEdge(is === 'screen' ? undefined : is === 'rear' ? { is } : { is, xMm: 0 })}
+          />
+        )}
+        {edge?.is === 'mark' && (
+          <QuantityField
+            label={`${name}: the mark is behind the windscreen’s upper edge by`}
+            dimension="length"
+            value={edge.xMm}
+            onValue={(xMm) => {
+              withEdge({ is: 'mark', xMm })
+              return undefined
+            }}
+          />
+        )}
+        <Choice
+          label={`${name}: tape held`}
+          value={isOther ? 'other' : zeroMm === undefined ? 'zero' : 'end'}
+          options={[
+            ['zero', 'with its zero there'],
+            ...(tapeZeroMm === undefined
+              ? []
+              : [['end', `with its end there, ${length(tapeZeroMm)} before its line`] as const]),
+            ['other', 'otherwise: it shows something there'],
+          ]}
+          onChange={(held) => {
+            setAsksZero(held === 'other')
+            if (held !== 'other') withZero(held === 'end' ? tapeZeroMm : undefined)
+          }}
+        />
+        {isOther && (
+          <QuantityField
+            label={`${name}: the tape shows there`}
+            dimension="length"
+            value={zeroMm}
+            onValue={(value) => {
+              withZero(value)
+              return undefined
+            }}
+          />
+        )}
+      </div>
+    </details>
+  )
+}
