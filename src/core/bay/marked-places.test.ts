@@ -121,3 +121,44 @@ describe('marked pieces', () => {
     expect(ids.indexOf(step.id)).toBeLessThan(ids.findIndex((id) => id.endsWith('/sub-assembly')))
   })
 })
+
+describe('an arrow', () => {
+  const rack = firstBike.racks[0]
+  const arrowed = survey({
+    ...firstBike,
+    racks: firstBike.racks.map((each) => ({
+      ...each,
+      parts: each.parts.map((part) =>
+        part.role === 'bars'
+          ? {
+              ...part,
+              work: {
+                ...part.work,
+                places: [
+                  { at: 'Front bar', piece: 'Bar', arrow: 'front' as const },
+                  { at: 'Rear bar', piece: 'Bar', arrow: 'front' as const },
+                ],
+              },
+            }
+          : part,
+      ),
+    })),
+  })
+  const order = jobSteps(arrowed, USUAL_BAY)
+  const step = order.ok ? order.steps.find(({ task }) => task.kind === 'marks') : undefined
+
+  it('is looked at though all point alike, and one that points the wrong way stops the step', () => {
+    if (step?.task.kind !== 'marks' || !rack) throw new Error('Its bars have arrows.')
+    const bars = step.task.asks.filter(({ what }) => what === 'Bar')
+    expect(bars.map(({ at, mark, marks }) => [at, mark, marks])).toEqual([
+      ['Front bar', 'arrow forward', ['arrow forward', 'arrow the wrong way']],
+      ['Rear bar', 'arrow forward', ['arrow forward', 'arrow the wrong way']],
+    ])
+    const wrong = after([bars[1]?.id ?? '', 'arrow the wrong way'])
+    expect(
+      stepFindings(step, arrowed, wrong).map(({ severity, sentence }) => [severity, phraseText(sentence)]),
+    ).toEqual([['stop', 'Bar, Rear bar: its arrow points the wrong way. Turn it round: arrow forward.']])
+    const right = after([bars[1]?.id ?? '', 'arrow forward'])
+    expect(stepFindings(step, arrowed, right)).toEqual([])
+  })
+})

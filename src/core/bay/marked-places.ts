@@ -66,28 +66,39 @@ interface Marked {
   readonly corners: readonly string[]
 }
 
-/** The marks by which pieces go to their places. What all bear alike tells no piece from another. */
+/** What is seen of a piece that points elsewhere than its arrow should. */
+const WRONG_WAY = 'arrow the wrong way'
+
+/** The marks by which pieces go to their places, and the way their arrows point. What all bear alike tells no piece from another. */
 function asksFor({ id, partId, name, places, corners }: Marked): readonly MarkAsk[] {
-  const told = places.flatMap((place) => {
-    const mark = toldBy(place)
-    return mark === undefined ? [] : [{ at: place.at, mark, what: place.piece ?? name }]
+  const marks = [...new Set(places.flatMap((place) => toldBy(place) ?? []))]
+  const telling = marks.length < 2 ? [] : marks
+  return places.flatMap((place): MarkAsk[] => {
+    const { at, arrow } = place
+    const own = telling.length === 0 ? undefined : toldBy(place)
+    const mark = own ?? (arrow === undefined ? undefined : ARROW_WORDS[arrow])
+    if (mark === undefined) return []
+    const what = place.piece ?? name
+    return [
+      {
+        id: `${id} ${what} ${at}`,
+        partId,
+        what,
+        at,
+        where: corners.includes(at) ? 'corner' : 'place',
+        mark,
+        marks: [...(own === undefined ? [mark] : telling), ...(arrow === undefined ? [] : [WRONG_WAY])],
+        ...(arrow !== undefined && { arrow: ARROW_WORDS[arrow] }),
+      },
+    ]
   })
-  const marks = [...new Set(told.map(({ mark }) => mark))]
-  if (marks.length < 2) return []
-  return told.map(({ at, mark, what }) => ({
-    id: `${id} ${what} ${at}`,
-    partId,
-    what,
-    at,
-    where: corners.includes(at) ? 'corner' : 'place',
-    mark,
-    marks,
-  }))
 }
 
 /** What a part's sheet says of its marks; else that each piece bears its corner, where it says that they are marked. */
 function placesOfPart({ work, role }: Part, corners: readonly string[]): readonly MarkedPlace[] {
-  const said = (work?.places ?? []).filter((place) => toldBy(place) !== undefined)
+  const said = (work?.places ?? []).filter(
+    (place) => toldBy(place) !== undefined || place.arrow !== undefined,
+  )
   if (said.length > 0) return said
   return work?.sides === 'marked' && PART_ROLES[role].atFeet
     ? corners.map((corner) => ({ at: corner, mark: corner }))
@@ -141,7 +152,9 @@ export function markFindings(asks: readonly MarkAsk[], { marks }: BayProgress): 
         subject: { placementIds: [] },
         severity: 'stop',
         sentence: [
-          `${ask.what}, ${ask.at}: marked ${seen}, which is the wrong ${ask.where}. ${home ? `It belongs at ${home.at}. ` : ''}Put the one marked ${ask.mark} here before anything is clamped.`,
+          seen === WRONG_WAY
+            ? `${ask.what}, ${ask.at}: its arrow points the wrong way. Turn it round: ${ask.arrow ?? ask.mark}.`
+            : `${ask.what}, ${ask.at}: marked ${seen}, which is the wrong ${ask.where}. ${home ? `It belongs at ${home.at}. ` : ''}Put the one marked ${ask.mark} here before anything is clamped.`,
         ],
       },
     ]

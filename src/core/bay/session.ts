@@ -40,13 +40,32 @@ export function currentIndex(steps: readonly Step[], progress: BayProgress, nowM
 export const waitsFor = (step: Step, steps: readonly Step[], progress: BayProgress): Step[] =>
   steps.filter((each) => step.after.includes(each.id) && !isSettled(each, progress))
 
-/** Minutes still to go for one and for two: the middle of each step's range, scheduled. */
+/**
+ * Minutes still to go for one and for two: the middle of each step's range, scheduled, and what still rests by the clock.
+ * `nowMs` is the time now, ms since 1970; without it nothing rests.
+ */
 export function minutesLeft(
   steps: readonly Step[],
   progress: BayProgress,
+  nowMs?: number,
 ): { readonly one: number; readonly two: number } {
   const open = steps.filter((step) => !isDone(step, progress))
-  const ids = new Set(open.map(({ id }) => id))
+  const resting = new Map(
+    nowMs === undefined
+      ? []
+      : open.flatMap((step) =>
+          restsOf(step, steps, progress, nowMs).map((rest) => [rest.stepId, rest] as const),
+        ),
+  )
+  const ids = new Set([...open.map(({ id }) => id), ...resting.keys()])
+  const rests = [...resting.values()].map(({ stepId, title, leftMinutes }) => ({
+    id: stepId,
+    title,
+    after: [],
+    minutes: { from: 0, to: 0 },
+    waitMinutes: leftMinutes,
+    hands: 1 as const,
+  }))
   const timed = open.map(({ id, title, after, minutes, waitMinutes, hands }) => {
     const middle = (minutes.from + minutes.to) / 2
     return {
@@ -58,7 +77,8 @@ export function minutesLeft(
       hands,
     }
   })
-  return { one: schedule(timed, 1, 'to').minutes, two: schedule(timed, 2, 'to').minutes }
+  const all = [...rests, ...timed]
+  return { one: schedule(all, 1, 'to').minutes, two: schedule(all, 2, 'to').minutes }
 }
 
 /** How a step stands. */

@@ -75,7 +75,7 @@ const messages = (
 describe('a latch', () => {
   it('is clicked once for all: a click has no passes', () => {
     expect([...new Set(latch.group.pulls.map(({ pass }) => pass))]).toEqual([1])
-    expect(wrongSigns(latch.group.joint)).toEqual(['1 of 2 clicks', '0 of 2 clicks'])
+    expect(wrongSigns(latch.group.joint)).toEqual(['1 of 2 clicks', 'no click'])
   })
 
   it('on its first click is not locked: it is named, and the one key confirms the others by name (B1)', () => {

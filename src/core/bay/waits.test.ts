@@ -7,7 +7,7 @@ import { USUAL_BAY } from '../plan/schema/house'
 import type { Plan } from '../plan/schema/plan'
 import { assess } from '../review/assess'
 import { holdsOf } from './holds'
-import { currentIndex } from './session'
+import { currentIndex, minutesLeft } from './session'
 import { jobSteps } from './steps/job-steps'
 import { restsOf } from './waits'
 
@@ -99,4 +99,11 @@ describe('what has to rest (B3)', () => {
   it('is never longer than it is, whatever the clock does', () => {
     expect(restsOf(next, steps, log(wrapped), hoursLater(-100))[0]?.leftMinutes).toBe(480)
   })
+})
+
+it('is part of what is left of the job, as long as it still rests', () => {
+  const done = { ...log(wrapped), done: new Set(steps.map(({ id }) => id).filter((id) => id !== next.id)) }
+  const own = (next.minutes.from + next.minutes.to) / 2
+  expect(minutesLeft(steps, done, hoursLater(2)).one).toBeCloseTo(360 + own, 6)
+  expect(minutesLeft(steps, done, hoursLater(9)).one).toBeCloseTo(own, 6)
 })

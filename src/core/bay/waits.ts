@@ -7,6 +7,8 @@ const MINUTE_MS = 60_000
 /** A time that has to pass between two steps: what rests, and how long it still does, minutes. */
 export interface Rest {
   readonly id: string
+  /** The step that is done and whose time is not over. */
+  readonly stepId: string
   readonly title: string
   readonly leftMinutes: number
   readonly waitMinutes: number
@@ -34,7 +36,7 @@ export function restsOf(
     const isEnded = progress.deviations.some(({ about }) => about?.includes(rest))
     return leftMinutes <= 0 || isEnded
       ? []
-      : [{ id: rest, title, waitMinutes, leftMinutes: Math.min(leftMinutes, waitMinutes) }]
+      : [{ id: rest, stepId: id, title, waitMinutes, leftMinutes: Math.min(leftMinutes, waitMinutes) }]
   })
 }
 

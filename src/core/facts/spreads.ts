@@ -9,6 +9,18 @@ export interface SpreadFact {
   readonly pair: SpreadPair
   readonly want: WantedSpread
   readonly compared: Compared
+  /** Against what two bars on a roof usually have; nothing of more bars, or of bars elsewhere. */
+  readonly usual: Compared | undefined
+}
+
+/** The usual spread of two bars on a roof, 24 to 36 in: a hint, no limit. Common practice, no source. mm */
+export const USUAL_SPREAD = { fromMm: 609.6, toMm: 914.4 } as const
+
+function usualOf(survey: Survey, { front, nowMm }: SpreadPair): Compared | undefined {
+  const at = survey.racks.find(({ rack }) => rack.id === front.rack.id)
+  return at?.onRoof === true && at.rack.kind === 'bars' && at.bars.length === 2
+    ? between(nowMm, USUAL_SPREAD.fromMm, USUAL_SPREAD.toMm)
+    : undefined
 }
 
 /** A smallest set of wants that no spread suits together. */
@@ -24,11 +36,14 @@ export interface SpreadConflict {
 
 /** Everything that anybody wants of two neighbouring bars. */
 export const spreadFacts = (survey: Survey): readonly SpreadFact[] =>
-  survey.fit
-    .spreads()
-    .pairs.flatMap((pair) =>
-      pair.wants.map((want) => ({ pair, want, compared: between(pair.nowMm, want.from, want.to) })),
-    )
+  survey.fit.spreads().pairs.flatMap((pair) =>
+    pair.wants.map((want) => ({
+      pair,
+      want,
+      compared: between(pair.nowMm, want.from, want.to),
+      usual: usualOf(survey, pair),
+    })),
+  )
 
 function shortBy(
   spreads: Spreads,

@@ -14,7 +14,8 @@ const TOPIC_FIELDS: Readonly<Record<PartTopic, readonly string[]>> = {
   attachments: ['suits'],
   channel: ['mount'],
   uplift: ['tension'],
-  sides: ['work.sides', 'work.arrows', 'work.places'],
+  sides: ['work.sides'],
+  marks: ['work.arrows', 'work.places'],
   keys: ['work.keys'],
 }
 

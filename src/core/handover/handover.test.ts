@@ -2,6 +2,7 @@ import { NOTHING_DONE, pullKey, type BayProgress } from '../log/record'
 import { describe, expect, it } from 'vitest'
 import { boatAndBox, firstBike, ladderJob } from '@/demo/plans'
 import type { Plan } from '../plan/schema/plan'
+import { ratings } from '../plan/starting/templates'
 import { newPlan } from '../plan/starting/new-plan'
 import { startingRack } from '../survey/frame/starting-rack'
 import { startingVehicle } from '../survey/frame/body/starting-vehicle'
@@ -143,4 +144,22 @@ describe('the handover sheet', () => {
     })
     expect(of(boatAndBox).sheet.played).toBe(0)
   })
+})
+
+it('a state that is over names the link that it is over at, and what has no figure besides', () => {
+  const { vehicle } = boatAndBox
+  const bare = {
+    ...boatAndBox,
+    vehicle: {
+      ...vehicle,
+      roof: { ...vehicle.roof, ratings: ratings('roof', { road: 30 }, { kind: 'manual' }) },
+    },
+    racks: boatAndBox.racks.map((rack) => ({
+      ...rack,
+      parts: rack.parts.map((part) => ({ ...part, rated: { by: 'own' as const, ratings: [] } })),
+    })),
+  }
+  const road = of(bare).sheet.limits.find(({ state }) => state === 'road')
+  expect(road?.over).toBe(true)
+  expect(road?.by).toMatch(/^Roof; no figure for /)
 })

@@ -132,7 +132,10 @@ function limitRows({ allowances, racks, onRackKg }: Survey): LimitRow[] {
         kg(rack ? onRackKg(rack.index, allowance.state) : 0),
       ],
       left: toAdd(left),
-      by: left.why ?? ('by' in left ? `${linksPhrase(left.by)}${assumed}` : ''),
+      by: [
+        ...('by' in left && left.by.length > 0 ? [`${linksPhrase(left.by)}${assumed}`] : []),
+        ...(left.why === undefined ? [] : [left.why]),
+      ].join('; '),
       known: allowance.kind !== 'unknown',
       over: left.kind === 'over',
     }

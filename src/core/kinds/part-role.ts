@@ -2,7 +2,7 @@ import * as z from '../units/schema'
 import { kindsOf } from './kind'
 
 /** What sheets of some parts speak of and others do not. */
-export type PartTopic = 'vehicles' | 'attachments' | 'channel' | 'uplift' | 'sides' | 'keys'
+export type PartTopic = 'vehicles' | 'attachments' | 'channel' | 'uplift' | 'sides' | 'marks' | 'keys'
 
 interface PartRoleTraits {
   /** Inside a sentence, and as a form offers it. */
@@ -30,7 +30,7 @@ export const PART_ROLES = {
     alsoCalled: ['crossbars', 'bar'],
     stack: 2,
     atFeet: false,
-    speaksOf: [],
+    speaksOf: ['marks'],
     printed: { on: 'label', words: "on a label under the bar's end or on the last page of its sheet" },
   },
   feet: {
@@ -39,7 +39,7 @@ export const PART_ROLES = {
     alsoCalled: ['towers', 'foot'],
     stack: 4,
     atFeet: true,
-    speaksOf: ['attachments', 'channel', 'uplift', 'sides', 'keys'],
+    speaksOf: ['attachments', 'channel', 'uplift', 'sides', 'marks', 'keys'],
     printed: { on: 'sheet', words: "on the sheet's last page or cast into the foot" },
   },
   fitKit: {
@@ -48,7 +48,7 @@ export const PART_ROLES = {
     alsoCalled: ['kit', 'fit kits'],
     stack: 5,
     atFeet: true,
-    speaksOf: ['vehicles', 'attachments', 'sides'],
+    speaksOf: ['vehicles', 'attachments', 'sides', 'marks'],
     printed: { on: 'sheet', words: "on the kit's fit sheet for this vehicle" },
   },
   rails: {
@@ -57,7 +57,7 @@ export const PART_ROLES = {
     alsoCalled: ['rail'],
     stack: 6,
     atFeet: false,
-    speaksOf: ['vehicles', 'sides'],
+    speaksOf: ['vehicles', 'sides', 'marks'],
     printed: { on: 'manual', words: "in the vehicle's manual under roof loads, or on the rail's sheet" },
   },
   deck: {
@@ -72,10 +72,10 @@ export const PART_ROLES = {
   trusses: {
     word: 'trusses',
     choice: 'Trusses',
-    alsoCalled: ['sides'],
+    alsoCalled: ['sides', 'marks'],
     stack: 3,
     atFeet: false,
-    speaksOf: ['sides'],
+    speaksOf: ['sides', 'marks'],
     printed: UNDER_RATINGS,
   },
   panels: {
@@ -84,7 +84,7 @@ export const PART_ROLES = {
     alsoCalled: ['panels'],
     stack: 1,
     atFeet: false,
-    speaksOf: ['sides'],
+    speaksOf: ['sides', 'marks'],
     printed: UNDER_RATINGS,
   },
   legs: {
@@ -93,7 +93,7 @@ export const PART_ROLES = {
     alsoCalled: ['leg'],
     stack: 3,
     atFeet: true,
-    speaksOf: ['vehicles', 'channel', 'sides'],
+    speaksOf: ['vehicles', 'channel', 'sides', 'marks'],
     printed: UNDER_RATINGS,
   },
   ladder: {
@@ -111,7 +111,7 @@ export const PART_ROLES = {
     alsoCalled: ['rack', 'whole'],
     stack: 9,
     atFeet: false,
-    speaksOf: ['vehicles', 'attachments', 'channel', 'uplift', 'sides', 'keys'],
+    speaksOf: ['vehicles', 'attachments', 'channel', 'uplift', 'sides', 'marks', 'keys'],
     printed: { on: 'sheet', words: "on the cover of the rack's sheet" },
   },
 } as const satisfies Record<string, PartRoleTraits>

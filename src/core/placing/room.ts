@@ -14,6 +14,8 @@ interface WeightRoom {
   readonly addableKg: number
   /** Negative: the thing is so much too heavy. */
   readonly leftKg: number
+  /** What it leaves: so much, or, where a link has no figure, at most so much. */
+  readonly known: boolean
 }
 
 /** How the mass of a thing (empty) stands against what may still be added to a rack; nothing where no figure says. */
@@ -24,7 +26,9 @@ export function weightRoom(survey: Survey, gear: Gear, rackId: string): WeightRo
     .filter((allowance) => allowance.rackId === rackId && states.includes(allowance.state))
     .flatMap((allowance): WeightRoom[] => {
       const kg = allowance.kind === 'unknown' ? allowance.atMostKg : allowance.kg
-      return kg === undefined ? [] : [{ state: allowance.state, addableKg: kg, leftKg: kg - mass }]
+      return kg === undefined
+        ? []
+        : [{ state: allowance.state, addableKg: kg, leftKg: kg - mass, known: allowance.kind !== 'unknown' }]
     })
     .reduce<WeightRoom | undefined>(
       (least, each) => (least && least.leftKg <= each.leftKg ? least : each),

@@ -28,29 +28,7 @@ export function placed(
 ): JudgedReading[] {
   const bar = pair[which]
   const [left, right] = placesOf(pair, middles, from, which)
-  const what = `${which} placed`
-  if (left === undefined || right === undefined) {
-    const at = left ?? right
-    if (at === undefined) return []
-    const off = at - bar.xMm
-    const read = PLACES[which][left === undefined ? 1 : 0]
-    return [
-      {
-        what,
-        of: read,
-        severity: Math.abs(off) > pair.toleranceMm ? 'findOut' : 'clear',
-        measuredMm: at,
-        limitMm: bar.xMm,
-        say: [
-          `${TAPED_NAME[read]}: `,
-          mm(at),
-          ' behind the windscreen’s upper edge, planned ',
-          mm(bar.xMm),
-          '; read the other foot too.',
-        ],
-      },
-    ]
-  }
+  if (left === undefined || right === undefined) return []
   const apart = right - left
   const mean = (left + right) / 2 - bar.xMm
   const { skewDeg } = squareness(left, right, bar.acrossMm)
@@ -59,7 +37,7 @@ export function placed(
   const off = Math.abs(mean) > pair.toleranceMm
   return [
     {
-      what,
+      what: `${which} placed`,
       severity: askew ? 'stop' : off ? 'mind' : 'clear',
       measuredMm: Math.abs(apart),
       limitMm: pair.toleranceMm,
@@ -81,4 +59,31 @@ export function placed(
       ],
     },
   ]
+}
+
+/** What one foot's place says without the other's. */
+export function placedAlone(pair: PlannedPair, middles: Middles, from: ReadingsFrom): JudgedReading[] {
+  return (['front', 'rear'] as const).flatMap((which): JudgedReading[] => {
+    const { xMm } = pair[which]
+    const [left, right] = placesOf(pair, middles, from, which)
+    const at = left ?? right
+    if (at === undefined || (left !== undefined && right !== undefined)) return []
+    const of = PLACES[which][left === undefined ? 1 : 0]
+    return [
+      {
+        what: `${which} placed alone`,
+        of,
+        severity: Math.abs(at - xMm) > pair.toleranceMm ? 'findOut' : 'clear',
+        measuredMm: at,
+        limitMm: xMm,
+        say: [
+          `${TAPED_NAME[of]}: `,
+          mm(at),
+          ' behind the windscreen’s upper edge, planned ',
+          mm(xMm),
+          '; read the other foot too.',
+        ],
+      },
+    ]
+  })
 }

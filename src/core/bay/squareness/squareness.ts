@@ -5,7 +5,7 @@ import { barReadingFinding, middlesOf, type Middles } from './bar-readings'
 import { level, marked } from './level'
 import { impossible } from './possible'
 import { alone, centred, parallel, square } from './bar-positions'
-import { placed } from './bar-places'
+import { placed, placedAlone } from './bar-places'
 import { type PlannedPair } from './taped'
 
 /**
@@ -24,7 +24,9 @@ export function squarenessFindings(
     TAPED.flatMap((key) => (doubted.has(key) || !middles[key] ? [] : [[key, middles[key]]])),
   )
   // A side whose other is doubted is not alone: that other is to be taped again.
-  const lonely = alone(pair, middles).filter(({ of }) => !of || !doubted.has(of))
+  const lonely = [...alone(pair, middles), ...placedAlone(pair, middles, from)].filter(
+    ({ of }) => !of || !doubted.has(of),
+  )
   return [
     ...wrong.map(({ assessment }) => assessment),
     ...parallel(pair, sound),

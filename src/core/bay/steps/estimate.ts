@@ -5,6 +5,8 @@ import { schedule, type Schedule } from './schedule'
 interface Estimate {
   readonly one: { readonly fromMin: number; readonly toMin: number }
   readonly two: { readonly fromMin: number; readonly toMin: number }
+  /** With hands on it: what waits by itself is left out. */
+  readonly handsOn: { readonly fromMin: number; readonly toMin: number }
   readonly schedule: Schedule
   readonly tools: readonly string[]
   readonly difficulty: 'plain' | 'careful' | 'hard'
@@ -33,6 +35,9 @@ function reasons(steps: readonly Step[], helper: number): string[] {
   ]
 }
 
+const sum = (steps: readonly Step[], end: 'from' | 'to'): number =>
+  steps.reduce((so, { minutes }) => so + minutes[end], 0)
+
 /** The whole job with one fitter and with two, from its quickest to its slowest, and what makes it hard. Steps in order. */
 export function estimate(steps: readonly Step[]): Estimate {
   const one = schedule(steps, 1, 'to')
@@ -41,6 +46,7 @@ export function estimate(steps: readonly Step[]): Estimate {
   return {
     one: { fromMin: schedule(steps, 1, 'from').minutes, toMin: one.minutes },
     two: { fromMin: schedule(steps, 2, 'from').minutes, toMin: schedule(steps, 2, 'to').minutes },
+    handsOn: { fromMin: sum(steps, 'from'), toMin: sum(steps, 'to') },
     schedule: one,
     tools: [...new Set(steps.flatMap(({ tools }) => tools))].sort((a, b) => a.localeCompare(b)),
     difficulty: drills ? 'hard' : because.length > 1 ? 'careful' : 'plain',

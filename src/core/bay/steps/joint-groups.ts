@@ -84,6 +84,13 @@ function countedAt(
   return { count: here, perSpot: here / Math.max(1, spots.length) }
 }
 
+/** Most places that a joint is told apart in without a sheet that names them. */
+const SPREAD_MOST = 12
+
+/** The corners of a thing, or, where its fasteners are no even share of them, so many places along its sides. */
+const cornersOr = (usual: readonly PlacedSpot[], name: string, count: number): readonly PlacedSpot[] =>
+  count % Math.max(1, usual.length) === 0 || count > SPREAD_MOST ? usual : spreadSpots(name, count)
+
 const sideOf = (yMm: number): Spot['side'] => (yMm < 0 ? 'left' : yMm > 0 ? 'right' : 'middle')
 
 const placesOf = (spots: readonly PlacedSpot[]): JointGroup['at'] =>
@@ -143,7 +150,7 @@ export function rackJoints(rack: RackAt, rules: BayRules): JointGroup[] {
       const owner = { of: 'part', rackId: rack.rack.id, partId: part.id, name: part.name } as const
       const joint = jointOf(owner, i, name === undefined ? fastener : { ...fastener, name }, rules)
       const all = [...feet, ...feetOn]
-      const usual = onFeet ? all : spreadSpots(part.name, Math.min(fastener.count, 12))
+      const usual = onFeet ? all : spreadSpots(part.name, Math.min(fastener.count, SPREAD_MOST))
       const spots = spotsOf(fastener, usual, (xMm, yMm) => ({ xMm, yMm }))
       const wasOn = new Set(onFeet ? feetOn.map((spot) => spot.name) : [])
       return groupsOf({ fastener, joint, spots, wasOn }, rules)
@@ -192,7 +199,7 @@ export function gearJoints(survey: Survey, thing: ThingAt, rules: BayRules): Joi
       {
         fastener,
         joint: jointOf(owner, i, fastener, rules),
-        spots: spotsOf(fastener, usual, toVehicle),
+        spots: spotsOf(fastener, cornersOr(usual, gear.name, fastener.count), toVehicle),
         wasOn: new Set(),
       },
       rules,

@@ -52,6 +52,21 @@ describe('a joint at its own places', () => {
     expect([...(group?.at.keys() ?? [])]).toEqual(['LHF', 'RHR'])
   })
 
+  it('of a thing that is no even share of its corners is along its sides: six are six places (B4)', () => {
+    const spotsWith = (count: number) => {
+      const plan: Plan = {
+        ...boatAndBox,
+        gear: boatAndBox.gear.map((gear) => ({ ...gear, fasteners: [{ ...BOLTS, count }] })),
+      }
+      const surveyed = survey(plan)
+      const [thing] = fittedThings(surveyed)
+      if (!thing) throw new Error('The job has a thing that is fitted with tools.')
+      return gearJoints(surveyed, thing, USUAL_BAY)[0]?.spots ?? []
+    }
+    expect(spotsWith(6)).toEqual(['LHF', 'RHF', 'LHM', 'RHM', 'LHR', 'RHR'])
+    expect(spotsWith(8)).toHaveLength(4)
+  })
+
   it('is fitted, was on or comes off place by place', () => {
     const plan = heldBy(boatAndBox, [
       {

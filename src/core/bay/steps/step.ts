@@ -39,6 +39,8 @@ export interface MarkAsk {
   readonly where: 'corner' | 'place'
   readonly mark: string
   readonly marks: readonly string[]
+  /** The way its arrow points, where it has one. */
+  readonly arrow?: string
 }
 
 /** What is hung on the scale: a piece of gear, or a load in or on one. */

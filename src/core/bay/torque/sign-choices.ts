@@ -23,7 +23,13 @@ export function wrongSigns({ signs }: Joint): readonly string[] {
       case 'words':
         return [`not so: ${sign.words}`]
       case 'clicks':
-        return Array.from({ length: sign.count }, (_, i) => `${sign.count - 1 - i} of ${sign.count} clicks`)
+        return [
+          ...Array.from(
+            { length: sign.count - 1 },
+            (_, i) => `${sign.count - 1 - i} of ${sign.count} clicks`,
+          ),
+          'no click',
+        ]
     }
   })
 }

@@ -35,6 +35,19 @@ describe('spread', () => {
     )
   })
 
+  it('of two bars on a roof outside 24 to 36 in is a hint, and no more (common practice)', () => {
+    const [wide, usual] = [
+      plan([500, 1460], [wants('Box', 600, 1000)]),
+      plan([500, 1400], [wants('Box', 600, 1000)]),
+    ]
+    expect(severities(spread, wide)).toEqual({ all: 'clear' })
+    expect(sentences(spread, wide)[0]?.replace(/\s/g, ' ')).toBe(
+      '960 mm between Bar 1 and Bar 2; Box needs 600 mm to 1 000 mm; 40 mm to spare. A usual spread is 609.6 mm to 914.4 mm: a hint, no limit.',
+    )
+    expect(sentences(spread, usual)[0]).not.toContain('usual')
+    expect(sentences(spread, plan([500, 1460, 2420], [wants('Box', 600, 1000)]))[0]).not.toContain('usual')
+  })
+
   it('of fixed points 590 apart cannot be reached by a thing that wants 600: short by 10 mm (common practice)', () => {
     const [finding] = run(spread, plan([400, 990], [wants('Box', 600, 900)], POINTS))
     expect(finding).toMatchObject({ severity: 'stop', margin: { value: -10 } })

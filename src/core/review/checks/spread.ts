@@ -1,5 +1,11 @@
 import { fails, overBy, spareOf } from '../../facts/comparison'
-import { spreadConflicts, spreadFacts, type SpreadConflict, type SpreadFact } from '../../facts/spreads'
+import {
+  spreadConflicts,
+  spreadFacts,
+  USUAL_SPREAD,
+  type SpreadConflict,
+  type SpreadFact,
+} from '../../facts/spreads'
 import { rangeWords } from '../../kinds/range-words'
 import { mm, type Phrase, missing } from '../../units/phrase'
 import { listed } from '../../units/words'
@@ -32,7 +38,7 @@ function conflictFinding({ set, short, missedMm }: SpreadConflict): FindingDraft
 }
 
 /** What a thing wants of a pair of bars, and whether the vehicle could give it anything better. */
-function wantFinding({ pair, want, compared }: SpreadFact, noBetter: boolean): FindingDraft {
+function wantFinding({ pair, want, compared, usual }: SpreadFact, noBetter: boolean): FindingDraft {
   const { front, rear } = pair
   const between: Phrase = [
     mm(compared.measure),
@@ -60,7 +66,17 @@ function wantFinding({ pair, want, compared }: SpreadFact, noBetter: boolean): F
           compared.direction === 'atLeast' ? ' too narrow.' : ' too wide.',
           ...(noBetter ? [' The vehicle allows no better.'] : []),
         ]
-      : [...between, ...marginWords(compared)],
+      : [
+          ...between,
+          ...marginWords(compared),
+          ...(usual && fails(usual)
+            ? [
+                ' A usual spread is ',
+                ...rangeWords(USUAL_SPREAD.fromMm, USUAL_SPREAD.toMm),
+                ': a hint, no limit.',
+              ]
+            : []),
+        ],
   }
 }
 

@@ -113,9 +113,12 @@ describe('moving, snapping and finding room', () => {
       state: 'trail',
       addableKg: 30,
       leftKg: 17,
+      known: true,
     })
     expect(weightRoom(survey(plan), thing('b', 35), 'rack')?.leftKg).toBe(-5)
     expect(weightRoom(survey(plan), thing('b', 35, { when: 'parked' }), 'rack')?.state).toBe('parked')
+    const half = planOf(vehicleWith(roofOf({ road: 60 })), [barsRack({})])
+    expect(weightRoom(survey(half), thing('b', 1, { when: 'driving' }), 'rack')?.known).toBe(false)
     const unrated = planOf(vehicleWith([]), [barsRack({})])
     expect(weightRoom(survey(unrated), thing('b', 1), 'rack')).toBeUndefined()
   })

@@ -16,6 +16,7 @@ import type { Plan } from '@/core/api/plan'
 import { useState } from 'react'
 import { assessmentOf } from '@/ui/state/assessment'
 import { recordOf, useLog, useOwnLog } from '@/ui/state/log-store'
+import { useNow } from '@/ui/state/use-now'
 import { stepsOf } from './fitting-job'
 import { OneStep } from './one-step'
 import { PartsTable } from './parts-table'
@@ -32,7 +33,7 @@ const VIEWS: readonly (readonly [View, string])[] = [
 
 function Progress({ steps, progress }: { steps: readonly Step[]; progress: BayProgress }) {
   const done = steps.filter((step) => isDone(step, progress)).length
-  const left = minutesLeft(steps, progress)
+  const left = minutesLeft(steps, progress, useNow())
   return (
     <p className="ml-auto flex items-center gap-3 max-[44rem]:hidden">
       <span

@@ -10,12 +10,14 @@ export function MarksPanel({ plan, step, progress }: { plan: Plan; step: Step; p
   const { asks } = step.task
   return (
     <ul>
-      {asks.map(({ id, at, what, mark, marks }) => {
+      {asks.map(({ id, at, what, mark, marks, arrow }) => {
         const seen = progress.marks.get(id)
         return (
           <li key={id} className="border-hair flex flex-wrap items-end gap-3 border-b-1 py-2">
             <span className="flex-1">
-              <strong>{at}</strong>: {what} marked {mark}
+              <strong>{at}</strong>: {what}
+              {mark === arrow ? '' : ` marked ${mark}`}
+              {arrow === undefined ? '' : `, ${arrow}`}
               <span className="text-ink2 block text-aside">
                 {seen === undefined ? 'not seen yet' : seen === mark ? `seen: ${seen}` : `wrong: ${seen}`}
               </span>

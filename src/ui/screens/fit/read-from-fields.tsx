@@ -40,7 +40,11 @@ export function ReadFromFields({
   return (
     <details>
       <summary className="min-h-9 cursor-pointer py-1.5 text-aside">
-        {from === undefined ? 'Read from another mark' : `Read ${readFromWords(from, length)}`}
+        {from !== undefined
+          ? `Read ${readFromWords(from, length)}`
+          : isPlace(taped)
+            ? 'Read from another mark'
+            : 'Tape held otherwise'}
       </summary>
       <div className="grid gap-2 pb-2">
         {isPlace(taped) && (

@@ -57,7 +57,7 @@ export function TorqueFigure({ step, progress }: { step: Step; progress: BayProg
         <p data-fit="number" className="text-[4rem] leading-[0.95] font-[760] [font-stretch:108%]">
           {joint.signs.map(signWords).join(' and ')}
         </p>
-        <p>{WHY.latch()}. The first click is no lock.</p>
+        <p>{WHY.latch()}.</p>
       </div>
     )
   const pull = badPull(step, progress) ?? nextPull(step, progress)

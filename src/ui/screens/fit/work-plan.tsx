@@ -13,6 +13,9 @@ import { WorkBars } from './work-bars'
 
 const HARD = { plain: 'plain work', careful: 'wants care', hard: 'hard' } as const
 
+const span = ({ fromMin, toMin }: { readonly fromMin: number; readonly toMin: number }): string =>
+  hours(fromMin) === hours(toMin) ? hours(toMin) : `${hours(fromMin)} to ${hours(toMin)}`
+
 /** The job before it begins: how long, how hard, how many hands, which tools, what goes where, and what is drilled. */
 export function WorkPlan({
   plan: job,
@@ -23,7 +26,7 @@ export function WorkPlan({
   survey: Survey
   steps: readonly Step[]
 }) {
-  const { one, two, schedule, tools, difficulty, because } = estimate(steps)
+  const { one, two, handsOn, schedule, tools, difficulty, because } = estimate(steps)
   const marks = marksOf(survey)
   const drills = drillPlans(survey)
   const title = new Map(steps.map((step) => [step.id, step.title]))
@@ -31,7 +34,7 @@ export function WorkPlan({
     <div className="mx-auto max-w-[1100px] px-4 pb-8">
       <Panel
         title="How long it takes"
-        note="Hands-on minutes of every step; waiting runs beside other work. Unpacking, measuring and the test drive are included; fetching missing parts is not."
+        note="From start to end, waiting included where nothing can be done beside it. Unpacking, measuring and the test drive are included; fetching missing parts is not."
       >
         <dl className="flex flex-wrap gap-x-10 gap-y-2">
           <Fact
@@ -39,10 +42,13 @@ export function WorkPlan({
             framed
             note={schedule.helper.length > 0 ? `with a helper for ${schedule.helper.length} steps` : 'alone'}
           >
-            {hours(one.fromMin)} to {hours(one.toMin)}
+            {span(one)}
           </Fact>
           <Fact title="Two fitters" framed>
-            {hours(two.fromMin)} to {hours(two.toMin)}
+            {span(two)}
+          </Fact>
+          <Fact title="Hands on" framed note="without what soaks, dries or sets by itself">
+            {span(handsOn)}
           </Fact>
           <Fact title="Difficulty" framed note={because.join('; ')}>
             {HARD[difficulty]}

@@ -26,7 +26,8 @@ function WeightMark({ survey, gear, rackId }: { survey: Survey; gear: Gear; rack
   if (room.leftKg >= -1e-6)
     return (
       <span>
-        leaves <Quantity {...toSpare(kg(room.leftKg))} /> {IN_STATE[room.state]}
+        leaves {room.known ? '' : 'at most '}
+        <Quantity {...toSpare(kg(room.leftKg))} /> {IN_STATE[room.state]}
       </span>
     )
   return (
