@@ -1,4 +1,4 @@
-import { deeper, expect, fromMenu, goTo, inDrawing, openQuestions, stateButton, test } from '../fixtures'
+import { deeper, expect, fromMenu, goTo, inDrawing, stateButton, test } from '../fixtures'
 import { answerFor } from '../fit-work'
 import { measured } from './measure'
 

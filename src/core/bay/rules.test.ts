@@ -85,9 +85,9 @@ describe('the rules of the bay', () => {
     for (const rule of said) expect(cached.has(rule), rule).toBe(true)
   })
 
-  it('and each of them can be made to speak, but for drilling and lost steps, which no demo job has', () => {
+  it('and each of them can be made to speak, but for drilling, lost steps and starting lengths, which no demo job has', () => {
     const silent = BAY_RULES.map(({ id }) => id).filter((id) => !said.has(id))
-    expect(silent).toEqual(['step-order', 'drilling'])
+    expect(silent).toEqual(['step-order', 'starting-length', 'drilling'])
   })
 
   it('have names of their own among all rules', () => {

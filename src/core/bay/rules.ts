@@ -96,6 +96,14 @@ export const BAY_RULES: readonly Rule[] = [
     nothing: 'No strip is to be cut.',
   },
   {
+    id: 'starting-length',
+    title: 'Lengths that only a form filled in',
+    question: 'Has somebody typed or confirmed the lengths by which a step places a bar or its feet?',
+    formula: 'the place, length and tower spacing of each bar are no starting values',
+    source: practice('A length that nobody measured is no instruction. Common practice, no source.'),
+    nothing: 'No step goes by a length.',
+  },
+  {
     id: 'drilling',
     title: 'Before a hole',
     question: 'Are all facts of a hole known before it is drilled?',

@@ -35,3 +35,23 @@ describe('the bolts of a joint', () => {
     expect(problemsOf([], 5)).toEqual({})
   })
 })
+
+describe('where a torque was read', () => {
+  const fastener: Fastener = { thread: 'M6', count: 4, torqueNm: { from: 5, to: 5 } }
+  const read = (typed: Readonly<Record<string, string>>) => {
+    const draft = {
+      ...draftOf(toDraft(FIELD, fastener, { system: 'metric', typed: {}, rel: '' })),
+      torqueFrom: typed,
+    }
+    return readDraft(FIELD, fastenerSchema, draft, fastener, 'metric')
+  }
+
+  it('may be another rack, which is named and never counts', () => {
+    expect(read({ kind: 'otherRack', page: 'Sibling rack' }).value?.torqueFrom).toEqual({
+      kind: 'otherRack',
+      rack: 'Sibling rack',
+    })
+    expect(read({ kind: 'otherRack' }).value?.torqueFrom).toEqual({ kind: 'otherRack', rack: 'another rack' })
+    expect(read({ kind: 'sheet', page: '3' }).value?.torqueFrom).toEqual({ kind: 'sheet', page: '3' })
+  })
+})

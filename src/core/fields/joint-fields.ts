@@ -45,16 +45,23 @@ const SIGN: Variants = {
   groupOf: (kind) => group('', SIGN_FIELDS[kind as Sign['kind']]),
 }
 
-/** Where a torque was read; one that was carried over from another rack is never entered here. */
+/** Where a torque was read: what was carried over from another rack is kept as that, and refused wherever it would count. */
 const TORQUE_SOURCE: Field = {
   is: 'split',
-  parts: { kind: choice('Torque read', SOURCE_CHOICES), page: text('On page') },
+  parts: {
+    kind: choice('Torque read', [
+      ...SOURCE_CHOICES,
+      ['otherRack', 'On the sheet of another rack: it does not count here'],
+    ]),
+    page: text('On page, or of which other rack'),
+  },
   format: (value) => {
-    const { kind, page } = rawOf(value)
-    return kind === 'otherRack' ? {} : { kind, page }
+    const { kind, page, rack } = rawOf(value)
+    return { kind, page: kind === 'otherRack' ? rack : page }
   },
   parse: ({ kind, page }, was) => {
     if (kind === undefined && page === undefined) return { value: undefined }
+    if (kind === 'otherRack') return { value: { kind, rack: page ?? 'another rack' } }
     const { page: _, rack: _rack, ...before } = rawOf(was)
     const said = kind ?? (before['kind'] === 'otherRack' ? 'sheet' : (before['kind'] ?? 'sheet'))
     return { value: { ...before, kind: said, ...(page === undefined ? {} : { page }) } }

@@ -133,7 +133,10 @@ function limitRows({ allowances, racks, onRackKg }: Survey): LimitRow[] {
       ],
       left: toAdd(left),
       by: [
-        ...('by' in left && left.by.length > 0 ? [`${linksPhrase(left.by)}${assumed}`] : []),
+        // Of what is not known no link says how much is left, but one that is over already.
+        ...('by' in left && (left.why === undefined || left.kind === 'over')
+          ? [`${linksPhrase(left.by)}${assumed}`]
+          : []),
         ...(left.why === undefined ? [] : [left.why]),
       ].join('; '),
       known: allowance.kind !== 'unknown',

@@ -3,7 +3,7 @@ import { PLACES, TAPED_NAME } from '../../log/taped'
 import { deg, mm } from '../../units/phrase'
 import { squareness } from '../../survey/bars/bar-squareness'
 import { endsToMove, type JudgedReading, type Middles } from './bar-readings'
-import { placeOf, type PlannedPair } from './taped'
+import { barPlaceOf, type PlannedPair } from './taped'
 
 /** Where one bar stands at either foot, behind the windscreen's upper edge, mm; nothing of a side that was not read. */
 export function placesOf(
@@ -14,7 +14,7 @@ export function placesOf(
 ): readonly [number | undefined, number | undefined] {
   const [left, right] = PLACES[which].map((taped) => {
     const read = middles[taped]
-    return read && placeOf(pair, pair[which], read.mm, from[taped])
+    return read && barPlaceOf(pair, pair[which], read.mm, from[taped])
   })
   return [left, right]
 }

@@ -1,6 +1,6 @@
 import { TAPED_NAME, type Taped } from '../../log/taped'
 import type { HeldBy } from '../../kinds/attachment'
-import { deg, mm, type Phrase } from '../../units/phrase'
+import { deg, mm } from '../../units/phrase'
 import { whose } from '../../units/words'
 import { squareness as skewOf } from '../../survey/bars/bar-squareness'
 import { plannedReading, type PlannedPair } from './taped'

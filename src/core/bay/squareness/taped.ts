@@ -76,7 +76,7 @@ const overhang = ({ lengthMm, acrossMm, capMm }: PairBar, { footWidthMm }: Plann
   capMm === undefined ? undefined : (lengthMm - acrossMm - footWidthMm) / 2 - capMm
 
 /** A bar's place behind the windscreen's upper edge by what was read from an edge, mm. A mark behind the bar is read forward. */
-export function placeOf({ rearEdgeMm }: PlannedPair, bar: PairBar, mm: number, from?: ReadFrom): number {
+export function barPlaceOf({ rearEdgeMm }: PlannedPair, bar: PairBar, mm: number, from?: ReadFrom): number {
   if (from?.edge === undefined) return mm
   if (from.edge.is === 'rear') return rearEdgeMm - mm
   return from.edge.xMm > bar.xMm ? from.edge.xMm - mm : from.edge.xMm + mm
