@@ -1,4 +1,5 @@
 import { deeper, expect, fromMenu, goTo, inDrawing, openQuestions, stateButton, test } from '../fixtures'
+import { inBay, onLoad } from './load-and-bay'
 import { measured } from './measure'
 
 const PARTS = 'Parts, each with its own figures'
@@ -9,11 +10,8 @@ test(
   async ({ page }) => {
     const job = measured(page)
     const { sheet, hands } = job
-    const pick = async (name: string) => {
-      await page.keyboard.press('Escape')
-      await hands.press(inDrawing(page, new RegExp(`^${name}`)).first())
-    }
-    const strip = (label: string) => page.getByRole('textbox', { name: label, exact: true })
+    const { pick, strip, contents } = onLoad(page, hands)
+    const { done, on } = inBay(page, hands)
 
     await page.goto('/vehicle')
     await sheet.type([], 'Name', 'Double-cab pickup')
@@ -152,25 +150,6 @@ test(
     )
     // The empty tent asks no driving figure.
     await pick('Roof tent')
-    const contents = async (what: string, name: string, weight: string, when?: string) => {
-      await hands.press(page.getByRole('button', { name: 'Add contents' }))
-      const dialog = page.getByRole('dialog')
-      await hands.choose(dialog.getByLabel('What', { exact: true }), what)
-      if (what === 'people') await hands.choose(dialog.getByLabel('How many'), '1')
-      await hands.type(dialog.getByLabel('Name'), name)
-      await hands.type(
-        dialog.getByLabel(what === 'people' ? 'Weight of each' : 'Weight', { exact: true }),
-        weight,
-      )
-      await hands.choose(dialog.getByLabel(/known/i), 'weighed')
-      if (when !== undefined) await hands.choose(dialog.getByLabel('On board'), when)
-      await hands.press(
-        dialog
-          .getByRole('button', { name: 'Add', exact: true })
-          .or(dialog.getByRole('button', { name: /^Add/ }))
-          .first(),
-      )
-    }
     await contents('people', 'Sleeper, left', '82')
     await contents('people', 'Sleeper, right', '67')
     await contents('mass', 'Bedding', '9', 'parked')
@@ -249,15 +228,6 @@ test(
         await job.sees(/Nuts into the tent’s channel.*Set the Roof tent on/)
       },
     )
-    const done = page.locator('[data-fit=done]')
-    const title = page.locator('main h2').first()
-    const on = async (wanted: RegExp) => {
-      for (let i = 0; i < 30 && !wanted.test((await title.textContent()) ?? ''); i += 1) {
-        const was = await title.textContent()
-        await hands.press(done)
-        await expect(title).not.toHaveText(was ?? '')
-      }
-    }
     await hands.press(page.getByRole('button', { name: 'All the others are there' }))
     await hands.press(done)
     await on(/^Close: Latch/)

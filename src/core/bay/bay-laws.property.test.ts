@@ -1,4 +1,4 @@
-import { NOTHING_DONE, pullKey, type BayProgress } from '../log/record'
+import { pullKey, type BayProgress } from '../log/record'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { DEMO_PLANS } from '@/demo/plans'
@@ -9,30 +9,18 @@ import { review } from '../review/review'
 import { USUAL_BAY } from '../plan/schema/house'
 import { survey, type Survey } from '../survey/survey'
 import { evidenceRule, currentProgress } from './evidence'
-import type { LogEvent } from '../log/event'
-import { replay } from '../log/replay'
 import { sessionOf } from './session'
 import { lastPass } from './torque/passes'
 import { jobSteps } from './steps/job-steps'
 import type { Step } from './steps/step'
 import { rangeOf } from './torque/reading'
 import { workedEvents, type WorkedEvent } from './worked'
+import { loggedBy } from './worked.testing'
 
 const RUNS = { numRuns: runs(800) }
 /** Jobs of the demo, and jobs made from the kinds. */
 const jobs: fc.Arbitrary<Plan> = fc.oneof(fc.constantFrom(...DEMO_PLANS), madePlans)
 
-const written = (events: readonly WorkedEvent[]): LogEvent[] =>
-  events.map((event, i) => ({
-    ...event,
-    id: `e${i}`,
-    at: '2027-03-12T09:00:00Z',
-    vehicleId: 'v',
-    jobId: 'j',
-    turn: i + 1,
-  }))
-const loggedBy = (events: readonly WorkedEvent[]): BayProgress =>
-  replay(written(events)).jobs.get('j') ?? NOTHING_DONE
 const stepsOf = (surveyed: Survey): readonly Step[] => {
   const order = jobSteps(surveyed, USUAL_BAY)
   return order.ok ? order.steps : []

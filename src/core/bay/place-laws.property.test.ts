@@ -4,9 +4,6 @@ import { DEMO_PLANS } from '@/demo/plans'
 import { runs } from '@/core/runs.testing'
 import { ATTACHMENTS } from '../kinds/attachment'
 import { kindsOf } from '../kinds/kind'
-import type { LogEvent } from '../log/event'
-import { NOTHING_DONE } from '../log/record'
-import { replay } from '../log/replay'
 import { madePlans } from '../plan/made-plans.testing'
 import { USUAL_BAY } from '../plan/schema/house'
 import type { Plan } from '../plan/schema/plan'
@@ -17,6 +14,7 @@ import { plainJob } from './steps/plain-job.testing'
 import { OF_THING, type JointGroup, type Step } from './steps/step'
 import { seenSigns } from './torque/joint'
 import { workedEvents, type WorkedEvent } from './worked'
+import { loggedBy } from './worked.testing'
 
 const jobs: fc.Arbitrary<Plan> = fc.oneof(fc.constantFrom(...DEMO_PLANS), madePlans)
 
@@ -24,18 +22,6 @@ const stepsOf = (plan: Plan): readonly Step[] => {
   const order = jobSteps(survey(plan), USUAL_BAY)
   return order.ok ? order.steps : []
 }
-
-const logged = (events: readonly WorkedEvent[]) =>
-  replay(
-    events.map((event, i): LogEvent => ({
-      ...event,
-      id: `e${i}`,
-      at: '2027-03-12T09:00:00Z',
-      vehicleId: 'v',
-      jobId: 'j',
-      turn: i + 1,
-    })),
-  ).jobs.get('j') ?? NOTHING_DONE
 
 /** What a log lacks of one place: its last pull, or its sign. */
 interface Gap {
@@ -84,7 +70,7 @@ describe('laws of places, on made jobs', () => {
         if (!chosen) return
         const events = workedEvents(surveyed, USUAL_BAY)
         const doneWith = (from: readonly WorkedEvent[]) =>
-          currentProgress(steps, surveyed, logged(from)).progress.done.has(chosen.id)
+          currentProgress(steps, surveyed, loggedBy(from)).progress.done.has(chosen.id)
         if (!doneWith(events)) return
         met.whole += 1
         met[chosen.gap.what] += 1

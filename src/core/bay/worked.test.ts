@@ -6,6 +6,7 @@ import { replay } from '../log/replay'
 import { sessionOf } from './session'
 import { jobSteps } from './steps/job-steps'
 import { workedEvents } from './worked'
+import { written } from './worked.testing'
 import { USUAL_BAY } from '../plan/schema/house'
 import { review } from '../review/review'
 import { survey } from '../survey/survey'
@@ -15,14 +16,7 @@ describe('a job done just as its sheets have it', () => {
     '%s is all done, and nothing of it old',
     (_, plan) => {
       const surveyed = survey(plan)
-      const events = workedEvents(surveyed, USUAL_BAY).map((event, i) => ({
-        ...event,
-        id: `e${i}`,
-        at: '2027-03-12T09:00:00Z',
-        vehicleId: 'v',
-        jobId: 'j',
-        turn: i + 1,
-      }))
+      const events = written(workedEvents(surveyed, USUAL_BAY))
       for (const event of events) expect(logEventSchema.safeParse(event).error).toBeUndefined()
       const logged = replay(events).jobs.get('j') ?? NOTHING_DONE
       const order = jobSteps(surveyed, USUAL_BAY, new Set(logged.weighed.keys()))

@@ -1,0 +1,66 @@
+import type { Locator, Page } from '@playwright/test'
+import { expect, inDrawing } from '../fixtures'
+import type { Hands } from '../hands'
+
+/** What somebody does on Load, again and again. */
+export interface OnLoad {
+  pick(name: string): Promise<void>
+  /** A number of what is picked. */
+  strip(label: string): Locator
+  /** Puts something into what is picked, weighed. */
+  contents(what: 'mass' | 'people', name: string, weight: string, when?: string): Promise<void>
+}
+
+export const onLoad = (page: Page, hands: Hands): OnLoad => ({
+  async pick(name) {
+    await page.keyboard.press('Escape')
+    await hands.press(inDrawing(page, new RegExp(`^${name}`)).first())
+  },
+  strip: (label) => page.getByRole('textbox', { name: label, exact: true }),
+  async contents(what, name, weight, when) {
+    await hands.press(page.getByRole('button', { name: 'Add contents' }))
+    const dialog = page.getByRole('dialog')
+    await hands.choose(dialog.getByLabel('What', { exact: true }), what)
+    if (what === 'people') await hands.choose(dialog.getByLabel('How many'), '1')
+    await hands.type(dialog.getByLabel('Name'), name)
+    const weighs = what === 'people' ? 'Weight of each' : 'Weight'
+    await hands.type(dialog.getByLabel(weighs, { exact: true }), weight)
+    await hands.choose(dialog.getByLabel(/known/i), 'weighed')
+    if (when !== undefined) await hands.choose(dialog.getByLabel('On board'), when)
+    await hands.press(dialog.getByRole('button', { name: /^Add/ }).first())
+  },
+})
+
+/** What somebody does in the bay, again and again. */
+export interface InBay {
+  readonly title: Locator
+  readonly done: Locator
+  /** Takes a step in hand, wherever it stands. */
+  step(name: RegExp): Promise<void>
+  /** Presses the large key until a step with this title is in hand. */
+  on(wanted: RegExp): Promise<void>
+}
+
+const MOST_PRESSES = 40
+
+export function inBay(page: Page, hands: Hands): InBay {
+  const title = page.locator('main h2').first()
+  const done = page.locator('[data-fit=done]')
+  const now = async () => `${(await title.textContent()) ?? ''} ${(await done.textContent()) ?? ''}`
+  return {
+    title,
+    done,
+    async step(name) {
+      const list = page.getByRole('navigation', { name: 'Steps of this job' })
+      await hands.press(list.getByRole('button', { name }).first())
+      await expect(title).toHaveText(name)
+    },
+    async on(wanted) {
+      for (let i = 0; i < MOST_PRESSES && !wanted.test((await title.textContent()) ?? ''); i += 1) {
+        const was = await now()
+        await hands.press(done)
+        await expect.poll(now).not.toBe(was)
+      }
+    },
+  }
+}
