@@ -27,6 +27,7 @@ export const HOUSE_CAUTIONS_FIELD = group('', {
       before: choice(
         'Or to the driver',
         DRIVER_MOMENTS.map((moment) => [moment, MOMENTS[moment].word] as const),
+        'Empty, with no step: before driving',
       ),
       gear: choice(
         'Only with',

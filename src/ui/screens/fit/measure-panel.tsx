@@ -19,6 +19,7 @@ import { mm, phraseText, type Plan, readingsSummary, typedElsewhere } from '@/co
 import { planStore } from '@/ui/state/plan-store'
 import { logFor } from '@/ui/state/log-store'
 import { Quantity } from '@/ui/figures/quantity'
+import { Button } from '@/ui/kit/button'
 import { ParsedField, type ParsedText } from '@/ui/kit/parsed-field'
 import { QuantityField } from '@/ui/figures/quantity-field'
 import { useUnits, settingsStore } from '@/ui/state/settings-store'
@@ -69,6 +70,7 @@ function Reading({
   readings,
   typed,
   readFrom,
+  asksTape,
 }: {
   plan: Plan
   step: Step
@@ -77,6 +79,8 @@ function Reading({
   readings: Readings
   typed: Readonly<Partial<Record<Taped, string>>>
   readFrom: ReadingsFrom
+  /** Whether somebody has a tape whose zero is off. */
+  asksTape: boolean
 }) {
   const units = useUnits()
   const list = readings[taped] ?? []
@@ -132,15 +136,17 @@ function Reading({
           return undefined
         }}
       />
-      <ReadFromFields
-        taped={taped}
-        from={from}
-        tapeZeroMm={ask.pair.tapeZeroMm}
-        onFrom={(next) => {
-          setChosen(next)
-          if (list.length > 0) keep(list, typed[taped] ?? '', next)
-        }}
-      />
+      {(isPlace(taped) || asksTape || from !== undefined || ask.pair.tapeZeroMm !== undefined) && (
+        <ReadFromFields
+          taped={taped}
+          from={from}
+          tapeZeroMm={ask.pair.tapeZeroMm}
+          onFrom={(next) => {
+            setChosen(next)
+            if (list.length > 0) keep(list, typed[taped] ?? '', next)
+          }}
+        />
+      )}
       {list.length > 0 && list.length < READINGS_MOST && (
         <details>
           <summary className="min-h-9 cursor-pointer py-1.5 text-aside">
@@ -187,9 +193,10 @@ const foldTitle = (seldom: readonly Taped[]): string => {
 
 /** What is taped at a step, pair by pair; every reading is kept, a new first one begins again. */
 export function MeasurePanel({ plan, step, progress }: { plan: Plan; step: Step; progress: BayProgress }) {
+  const [asksTape, setAsksTape] = useState(false)
   if (step.task.kind !== 'measure') return null
   const several = step.task.pairs.length > 1
-  return step.task.pairs.map((ask) => {
+  const sections = step.task.pairs.map((ask) => {
     const key = `${step.id} ${ask.id}`
     const readings = progress.measured.get(key) ?? {}
     const field = (taped: Taped) => (
@@ -202,6 +209,7 @@ export function MeasurePanel({ plan, step, progress }: { plan: Plan; step: Step;
         readings={readings}
         typed={progress.typed.get(key) ?? {}}
         readFrom={progress.readFrom.get(key) ?? {}}
+        asksTape={asksTape}
       />
     )
     const isSeldom = (taped: Taped) =>
@@ -224,4 +232,14 @@ export function MeasurePanel({ plan, step, progress }: { plan: Plan; step: Step;
       </section>
     )
   })
+  return (
+    <>
+      {sections}
+      {!asksTape && (
+        <Button variant="quiet" onClick={() => setAsksTape(true)}>
+          A tape’s zero is off
+        </Button>
+      )}
+    </>
+  )
 }
