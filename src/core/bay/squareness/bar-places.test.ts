@@ -35,6 +35,14 @@ describe('a bar’s place along', () => {
     expect(said({ frontAtLeft: [310], frontAtRight: [310] })[0]).toMatch(/^mind: .*left end 10 mm forward/)
   })
 
+  it('of a bar that notches or points hold is put right there, and pushed nowhere', () => {
+    const held = { ...pair, heldBy: 'notch' as const }
+    const off = said({ frontAtLeft: [280], frontAtRight: [300] }, {}, held)[0]
+    expect(off).toContain('Check for a foot one notch off')
+    expect(off).not.toMatch(/Bring its|forward|rearward/)
+    expect(said({ frontAtLeft: [301], frontAtRight: [300] }, {}, held)[0]).toMatch(/is allowed\.$/)
+  })
+
   it('is read from the roof’s rear edge or from a mark, and says so at its field', () => {
     const rear = { edge: { is: 'rear' } } as const
     const mark = { edge: { is: 'mark', xMm: 1000 } } as const

@@ -3,6 +3,7 @@ import { PLACES, TAPED_NAME } from '../../log/taped'
 import { deg, mm } from '../../units/phrase'
 import { squareness } from '../../survey/bars/bar-squareness'
 import { endsToMove, type JudgedReading, type Middles } from './bar-readings'
+import { PUT_RIGHT } from './put-right'
 import { barPlaceOf, type PlannedPair } from './taped'
 
 /** Where one bar stands at either foot, behind the windscreen's upper edge, mm; nothing of a side that was not read. */
@@ -33,6 +34,8 @@ export function placed(
   const mean = (left + right) / 2 - bar.xMm
   const { skewDeg } = squareness(left, right, bar.acrossMm)
   const moves = endsToMove(bar.xMm - left, bar.xMm - right)
+  // What notches, points and holes hold is not pushed along.
+  const otherwise = PUT_RIGHT[pair.heldBy]
   const askew = Math.abs(apart) > pair.toleranceMm
   const off = Math.abs(mean) > pair.toleranceMm
   return [
@@ -55,7 +58,13 @@ export function placed(
         '), ',
         mm(pair.toleranceMm),
         ' is allowed.',
-        ...(moves.length === 0 ? [] : [' Bring its ', ...moves, '.']),
+        ...(otherwise !== undefined
+          ? askew || off
+            ? [` ${otherwise}`]
+            : []
+          : moves.length === 0
+            ? []
+            : [' Bring its ', ...moves, '.']),
       ],
     },
   ]

@@ -1,24 +1,11 @@
 import { TAPED_NAME, type Taped } from '../../log/taped'
-import type { HeldBy } from '../../kinds/attachment'
 import { deg, mm } from '../../units/phrase'
 import { whose } from '../../units/words'
 import { squareness as skewOf } from '../../survey/bars/bar-squareness'
 import { plannedReading, type PlannedPair } from './taped'
+import { PUT_RIGHT } from './put-right'
 import { endsToMove, LEAST_MOVE_MM, type JudgedReading, type Middles } from './bar-readings'
 import { sidewaysMm } from './possible'
-
-/** What is to be done about a bar that stands along the vehicle where it should not, by what holds it. */
-const PUT_RIGHT: Readonly<Record<HeldBy, string | undefined>> = {
-  rail: undefined,
-  notch:
-    'Its feet are in notches of the rail. Check for a foot one notch off and for a bar askew in its feet.',
-  point:
-    'Its feet are on the vehicle’s points. Check for a foot on the wrong point and for a bar askew in its feet.',
-  socket: 'Its feet are in sockets. Check for a foot that is not fully in and for a bar askew in its feet.',
-  doorFrame:
-    'Its feet hook into the door frame: measure each foot again from the mark on the rack’s sheet, then lift and reset the foot that is off.',
-  hole: 'Its feet are over drilled holes. Check for a foot on the wrong hole and for a bar askew in its feet.',
-}
 
 /** Whether both sides are alike, how far the bars stand askew, and which end goes which way to bring both sides to the planned spread. */
 export function parallel(pair: PlannedPair, middles: Middles): JudgedReading[] {
