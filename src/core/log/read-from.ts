@@ -20,6 +20,9 @@ export const readFromWords = (from: ReadFrom | undefined, length: (mm: number) =
     from?.edge === undefined
       ? []
       : [from.edge.is === 'rear' ? 'from the roof’s rear edge' : `from a mark at ${length(from.edge.xMm)}`]
-  const zero = from?.zeroMm === undefined ? [] : [`tape’s zero at ${length(from.zeroMm)}`]
+  const zero =
+    from?.zeroMm === undefined
+      ? []
+      : [from.zeroMm === 0 ? 'with the tape’s zero there' : `tape’s zero at ${length(from.zeroMm)}`]
   return [...edge, ...zero].join(', ')
 }

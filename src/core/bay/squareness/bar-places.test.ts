@@ -102,8 +102,11 @@ describe('a tape whose line is not at its end', () => {
     expect(said(read, { frontAtLeft: end, frontAtRight: end }, own)).toEqual([
       expect.stringMatching(/^clear: Front bar: 300 mm on the left, 300 mm on the right/),
     ])
-    // Read from the line and said to be from the end: the same slip the other way.
-    expect(said({ frontAtLeft: [300] }, { frontAtLeft: end }, own)[0]).toContain('15 mm less than planned')
+    // Said to be from the line, it is just where it was read, and nobody is asked again.
+    const line = { zeroMm: 0 }
+    expect(said(read, { frontAtLeft: line, frontAtRight: line }, own)).toEqual([
+      expect.stringMatching(/^mind: Front bar: 315 mm on the left, 315 mm on the right/),
+    ])
   })
 
   it('is nothing of which anybody who never said so is asked', () => {
@@ -112,6 +115,12 @@ describe('a tape whose line is not at its end', () => {
 })
 
 describe('level', () => {
+  it('names one leg that stands off once, and says nothing against it', () => {
+    const legs = said({ legLF: [95], legRF: [95], legLR: [99], legRR: [95] }, {}, { ...pair, onLegs: true })
+    expect(legs).toHaveLength(1)
+    expect(legs[0]).toMatch(/^stop: .*lower LHR by 4 mm/)
+  })
+
   it('is judged bar by bar where there are no legs, by which side is low', () => {
     expect(said({ legLF: [90], legRF: [90], legLR: [82], legRR: [85] })).toEqual([
       'clear: Front bar: level within 0 mm.',

@@ -103,7 +103,9 @@ function legs(pair: PlannedPair, read: readonly { corner: string; value: number 
 /** Whether the bars are level side by side, and legs alike. A roof falls from front to rear, so that bars without legs are each judged by themselves. */
 export function level(pair: PlannedPair, middles: Middles): JudgedReading[] {
   const heights = read(middles, 'leg')
-  return [...(pair.onLegs ? legs(pair, heights) : []), ...sides(pair, heights)]
+  const alike = pair.onLegs ? legs(pair, heights) : []
+  // Where one leg is named already, its bar’s low side is the same error seen from its other end.
+  return alike.some(({ severity }) => severity === 'stop') ? alike : [...alike, ...sides(pair, heights)]
 }
 
 /** By how many marks a tower is off. */

@@ -148,9 +148,9 @@ function tapeZeros(pair: PlannedPair, middles: Middles, from: ReadingsFrom): Imp
   if (zero === undefined || zero <= pair.toleranceMm) return []
   return TAPED.flatMap((key): Impossible[] => {
     const planned = plannedReading(pair, key, from[key])
-    const read = middles[key]
-    if (planned === undefined || read === undefined) return []
-    const shown = read.mm + (from[key]?.zeroMm ?? 0)
+    const shown = middles[key]?.mm
+    // Whoever has said from what it was read is not asked again.
+    if (planned === undefined || shown === undefined || from[key]?.zeroMm !== undefined) return []
     const off = shown - planned
     if (Math.abs(Math.abs(off) - zero) > ZERO_SLIP_MM) return []
     return [

@@ -298,11 +298,14 @@ describe('a caution', () => {
         { say: 'Mind the lamp.', step: 'lift-on' },
         { say: 'Shut the valve.', before: 'loading', gear: 'can' },
         { say: 'Call us.' },
+        { say: 'Lift it with the can off.', step: 'lift-on', gear: 'can' },
       ],
     }
     const job = plain((plan) => house(own)(withThing(thing('can', 5, { kind: 'can' }))(plan)))
     expect(saidOn(job, 'Mind the lamp.')).toEqual(['rack/lift-on'])
     expect(saidBefore(job, 'Mind the lamp.')).toEqual([])
+    expect(saidOn(job, 'Lift it with the can off.')).toEqual(['rack/lift-on'])
+    expect(saidOn(plain(house(own)), 'Lift it with the can off.')).toEqual([])
     expect(saidBefore(job, 'Shut the valve.')).toEqual(['loading'])
     expect(saidBefore(job, 'Call us.')).toEqual(['driving'])
     expect(saidBefore(plain(house(own)), 'Shut the valve.')).toEqual([])

@@ -15,7 +15,8 @@ function isAbout(step: Step, { of, ids }: CautionSubjects): boolean {
     case 'rack':
       return ids.includes(step.group) || step.group === 'job'
     case 'thing':
-      return ids.some((id) => step.group === `${OF_THING}${id}`)
+      // On a step of the rack or the job it is said because the thing is there.
+      return !step.group.startsWith(OF_THING) || ids.some((id) => step.group === `${OF_THING}${id}`)
     case 'joint':
       return jointsOf(step).some((id) => ids.includes(id))
   }

@@ -28,6 +28,8 @@ export function ReadFromFields({
   const units = useUnits()
   const length = (mm: number) => formatQuantity('length', mm, units)
   const [asksZero, setAsksZero] = useState(false)
+  // A mark stands nowhere until somebody has typed where.
+  const [asksMark, setAsksMark] = useState(false)
   const { edge, zeroMm } = from ?? {}
   const put = (next: ReadFrom) =>
     onFrom(next.edge === undefined && next.zeroMm === undefined ? undefined : next)
@@ -35,7 +37,11 @@ export function ReadFromFields({
     put({ ...(next && { edge: next }), ...(zeroMm !== undefined && { zeroMm }) })
   const withZero = (next: number | undefined) =>
     put({ ...(edge && { edge }), ...(next !== undefined && { zeroMm: next }) })
-  const isOther = asksZero || (zeroMm !== undefined && zeroMm !== tapeZeroMm)
+  const isOther = asksZero || (zeroMm !== undefined && zeroMm !== 0 && zeroMm !== tapeZeroMm)
+  // With a tape that has a line of its own, its zero is something that is said.
+  const unsaid = tapeZeroMm === undefined ? 'zero' : 'unsaid'
+  const zeroOf = (held: string) =>
+    held === 'end' ? tapeZeroMm : held === 'zero' && tapeZeroMm !== undefined ? 0 : undefined
   const name = TAPED_NAME[taped]
   return (
     <details>
@@ -50,17 +56,21 @@ export function ReadFromFields({
         {isPlace(taped) && (
           <Choice
             label={`${name}: read from`}
-            value={edge?.is ?? 'screen'}
+            value={asksMark ? 'mark' : (edge?.is ?? 'screen')}
             options={EDGES}
-            onChange={(is) => withEdge(is === 'screen' ? undefined : is === 'rear' ? { is } : { is, xMm: 0 })}
+            onChange={(is) => {
+              setAsksMark(is === 'mark')
+              if (is !== 'mark') withEdge(is === 'rear' ? { is } : undefined)
+            }}
           />
         )}
-        {edge?.is === 'mark' && (
+        {(asksMark || edge?.is === 'mark') && (
           <QuantityField
             label={`${name}: the mark is behind the windscreen’s upper edge by`}
             dimension="length"
-            value={edge.xMm}
+            value={edge?.is === 'mark' ? edge.xMm : undefined}
             onValue={(xMm) => {
+              setAsksMark(false)
               withEdge({ is: 'mark', xMm })
               return undefined
             }}
@@ -68,8 +78,9 @@ export function ReadFromFields({
         )}
         <Choice
           label={`${name}: tape held`}
-          value={isOther ? 'other' : zeroMm === undefined ? 'zero' : 'end'}
+          value={isOther ? 'other' : zeroMm === undefined ? unsaid : zeroMm === 0 ? 'zero' : 'end'}
           options={[
+            ...(tapeZeroMm === undefined ? [] : [['unsaid', 'not said'] as const]),
             ['zero', 'with its zero there'],
             ...(tapeZeroMm === undefined
               ? []
@@ -78,7 +89,7 @@ export function ReadFromFields({
           ]}
           onChange={(held) => {
             setAsksZero(held === 'other')
-            if (held !== 'other') withZero(held === 'end' ? tapeZeroMm : undefined)
+            if (held !== 'other') withZero(zeroOf(held))
           }}
         />
         {isOther && (
