@@ -11,19 +11,9 @@ test(
   async ({ page }) => {
     const job = measured(page)
     const { sheet, hands } = job
-    const { pick, strip, contents } = onLoad(page, hands)
-    const { title, done, step, on } = inBay(page, hands)
+    const { pick, strip, contents, confirmStarts } = onLoad(page, hands)
+    const { title, done, step, on, readings, reading, unfold } = inBay(page, hands)
 
-    await page.clock.install()
-    await page.clock.install()
-    await page.clock.install()
-    await page.clock.install()
-    await page.clock.install()
-    await page.clock.install()
-    await page.clock.install()
-    await page.clock.install()
-    await page.clock.install()
-    await page.clock.install()
     await page.clock.install()
     await page.goto('/vehicle')
     await sheet.type([], 'Name', 'Boxy off-roader')
@@ -182,8 +172,7 @@ test(
     await hands.press(page.getByRole('button', { name: 'Take off' }).first())
     await expect(inDrawing(page, /^Box/)).toHaveCount(0)
     await job.sees(/Cannot go on this rack/)
-    await hands.press(page.getByRole('button', { name: 'They are right' }))
-    await expect(page.getByRole('button', { name: 'They are right' })).toHaveCount(0)
+    await confirmStarts()
     await goTo(page, 'Fit')
     await hands.press(page.getByRole('button', { name: 'All the others are there' }))
     await hands.press(done)
@@ -213,57 +202,42 @@ test(
     })
     await step(/^Build up/)
     await on(/^Measure and square up/)
-    const side = page.getByRole('complementary', { name: 'Readings and what they say' })
-    const reading = (name: string) => side.getByRole('textbox', { name, exact: true })
-    const readings = async (name: string, texts: readonly string[]) => {
+    const readAll = async (name: string, texts: readonly string[]) => {
       const [first = '', ...more] = texts
       await hands.type(reading(name), first)
       for (const text of more) {
-        const again = side
-          .locator('details')
-          .filter({
-            has: page.getByRole('textbox', { name: `${name}, once more`, exact: true, includeHidden: true }),
-          })
-          .last()
-        if ((await again.getAttribute('open')) === null) await hands.press(again.locator('summary'))
+        await unfold(`${name}, once more`)
         await hands.type(reading(`${name}, once more`), text)
       }
     }
     await job.must('6. left 210.1 and right 209.0, scatter 1.6, difference 1.1, skew 0.05°', async () => {
-      await hands.press(side.locator('summary').filter({ hasText: /^Foot to foot/ }))
-      await readings('Front bar, place on the left', ['8 1/4 in', '8 5/16 in', '8 1/4 in'])
-      await readings('Front bar, place on the right', ['8 1/4 in', '8 1/4 in', '8 3/16 in'])
+      await hands.press(readings.locator('summary').filter({ hasText: /^Foot to foot/ }))
+      await readAll('Front bar, place on the left', ['8 1/4 in', '8 5/16 in', '8 1/4 in'])
+      await readAll('Front bar, place on the right', ['8 1/4 in', '8 1/4 in', '8 3/16 in'])
       await job.sees('3 readings, within 1.6 mm')
       await job.sees(/Front bar: 210\.1 mm on the left, 209 mm on the right/, /1\.1 mm apart \( ?0\.05° ?\)/)
     })
     await job.must(
       '7. the rear bar’s 8 1/4 in as from the windscreen: both bars at one place; which edge?',
       async () => {
-        await readings('Rear bar, place on the left', ['8 1/4 in'])
-        await readings('Rear bar, place on the right', ['8 1/4 in'])
+        await readAll('Rear bar, place on the left', ['8 1/4 in'])
+        await readAll('Rear bar, place on the right', ['8 1/4 in'])
         await job.sees(/both bars would stand at one place/, /From which edge was each read/)
         for (const at of ['left', 'right']) {
           const name = `Rear bar, place on the ${at}`
-          const from = side
-            .locator('details')
-            .filter({
-              has: page.getByRole('combobox', {
-                name: `${name}: read from`,
-                exact: true,
-                includeHidden: true,
-              }),
-            })
-            .last()
-          if ((await from.getAttribute('open')) === null) await hands.press(from.locator('summary').first())
-          await hands.choose(side.getByRole('combobox', { name: `${name}: read from`, exact: true }), 'rear')
+          await unfold(`${name}: read from`)
+          await hands.choose(
+            readings.getByRole('combobox', { name: `${name}: read from`, exact: true }),
+            'rear',
+          )
         }
         await job.sees(/Rear bar: 1 584\.3 mm on the left, 1 584\.3 mm on the right/)
         await job.seesNot('at one place')
       },
     )
     const spreads = async () => {
-      await readings('Spread, left', ['54 1/8 in'])
-      await readings('Spread, right', ['54 1/8 in'])
+      await readAll('Spread, left', ['54 1/8 in'])
+      await readAll('Spread, right', ['54 1/8 in'])
     }
     await spreads()
     await hands.press(done)

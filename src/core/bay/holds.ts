@@ -137,7 +137,9 @@ function* ownHolds(
           'measure',
           task.pairs.some((ask) => mustTape(ask).includes('spreadLeft'))
             ? 'Measure at least both spreads, or say what differs.'
-            : 'Measure both ends of each bar, or say what differs.',
+            : task.pairs.some((ask) => mustTape(ask).includes('frontAtLeft'))
+              ? 'Measure the front bar’s place at both feet, or say what differs.'
+              : 'Measure both ends of each bar, or say what differs.',
         )
       return
     case 'prove': {

@@ -65,7 +65,7 @@ describe('marked pieces', () => {
   })
 
   it('are asked place by place, and one on the wrong corner is a Stop before anything is clamped', () => {
-    expect(asks.map(({ at }) => at)).toEqual(['LHF', 'RHF', 'LHR', 'RHR'])
+    expect(asks.map(({ at }) => at)).toEqual(['Front bar', 'Rear bar', 'LHF', 'RHF', 'LHR', 'RHR'])
     expect(holdsOf(step, surveyed, [], NOTHING_DONE).map(({ id }) => id)).toEqual(['marks'])
     const wrong = after(seen('LHF', 'LHF'), seen('RHR', 'LHR'))
     expect(sentences(wrong)).toEqual([
@@ -114,6 +114,39 @@ describe('marked pieces', () => {
     expect(steps.find(({ id }) => id === `gear:${placed.id}/set`)?.after).toContain(`gear:${placed.id}/marks`)
     // What all bear alike tells no piece from another.
     expect(stepsOf('B').some(({ id }) => id === `gear:${placed.id}/marks`)).toBe(false)
+  })
+
+  it('of bars that are marked for one end each are asked, and two exchanged are named', () => {
+    const ends = ['front', 'rear'] as const
+    const plan = {
+      ...firstBike,
+      racks: firstBike.racks.map((rack) =>
+        rack.kind === 'bars'
+          ? {
+              ...rack,
+              parts: rack.parts.map(({ work: _, ...part }) => part),
+              bars: rack.bars.map((bar, i) => ({ ...bar, end: ends[i] })),
+            }
+          : rack,
+      ),
+    }
+    const now = survey(plan)
+    const steps = jobSteps(now, USUAL_BAY)
+    const own = steps.ok ? steps.steps.find(({ task }) => task.kind === 'marks') : undefined
+    if (own?.task.kind !== 'marks') throw new Error('Its bars are marked.')
+    const [front, rear] = own.task.asks
+    expect(own.task.asks.map(({ at, mark }) => [at, mark])).toEqual([
+      ['Front bar', 'for the front'],
+      ['Rear bar', 'for the rear'],
+    ])
+    expect(phraseText(own.detail)).toBe(
+      'Front bar: bar marked for the front; Rear bar: bar marked for the rear.',
+    )
+    const swapped = after([front?.id ?? '', 'for the rear'], [rear?.id ?? '', 'for the front'])
+    expect(stepFindings(own, now, swapped).map(({ sentence }) => phraseText(sentence))).toEqual([
+      'bar, Front bar: marked for the rear, which is the wrong place. It belongs at Rear bar. Put the one marked for the front here before anything is clamped.',
+      'bar, Rear bar: marked for the front, which is the wrong place. It belongs at Front bar. Put the one marked for the rear here before anything is clamped.',
+    ])
   })
 
   it('go to their places before the feet are built up', () => {

@@ -105,18 +105,36 @@ function placesOfPart({ work, role }: Part, corners: readonly string[]): readonl
     : []
 }
 
-/** Every mark that is to be looked at before a rack is set on. */
-export function markAsks({ rack, feet }: RackAt): readonly MarkAsk[] {
-  const corners = feet.map(({ corner }) => corner)
-  return rack.parts.flatMap((part) =>
-    asksFor({
-      id: `${rack.id}/${part.id}`,
-      partId: part.id,
-      name: part.name,
-      places: placesOfPart(part, corners),
-      corners,
-    }),
+const END_MARK = { front: 'for the front', rear: 'for the rear' } as const
+
+/** Bars that are marked for one end each: the one for the front stands in front. */
+export const placesOfBars = ({ bars }: RackAt): readonly MarkedPlace[] =>
+  bars.flatMap(({ bar }) =>
+    bar.end === undefined ? [] : [{ at: bar.name, piece: 'bar', mark: END_MARK[bar.end] }],
   )
+
+/** Every mark that is to be looked at before a rack is set on. */
+export function markAsks(at: RackAt): readonly MarkAsk[] {
+  const { rack } = at
+  const corners = at.feet.map(({ corner }) => corner)
+  return [
+    ...asksFor({
+      id: `${rack.id} bars`,
+      partId: rack.id,
+      name: rack.name,
+      places: placesOfBars(at),
+      corners: [],
+    }),
+    ...rack.parts.flatMap((part) =>
+      asksFor({
+        id: `${rack.id}/${part.id}`,
+        partId: part.id,
+        name: part.name,
+        places: placesOfPart(part, corners),
+        corners,
+      }),
+    ),
+  ]
 }
 
 /** Every mark of a thing's own pieces: where each of them goes. */

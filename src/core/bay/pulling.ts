@@ -32,13 +32,21 @@ export function badReading(step: Step, pull: Pull, progress: BayProgress): 'over
   return severity !== 'stop' ? undefined : rule === OVER_TORQUE ? 'over' : 'bad'
 }
 
-/** The place whose reading has to be put right before anything else: over first, then under. */
+/** The place that has to be put right before anything else: over first, then under, then one that was read right and whose sign is not. */
 export function badPull(step: Step, progress: BayProgress): Pull | undefined {
   if (step.task.kind !== 'torque') return undefined
-  const { pulls } = step.task.group
+  const { group } = step.task
+  const { joint, pulls } = group
+  const last = lastPass(group)
   return (
     pulls.find((pull) => badReading(step, pull, progress) === 'over') ??
-    pulls.find((pull) => badReading(step, pull, progress) !== undefined)
+    pulls.find((pull) => badReading(step, pull, progress) !== undefined) ??
+    pulls.find(
+      ({ at, pass }) =>
+        pass === last &&
+        progress.wrong.has(signKey(joint.id, at)) &&
+        progress.torqued.has(pullKey(joint.id, at, pass)),
+    )
   )
 }
 

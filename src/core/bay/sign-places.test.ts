@@ -8,10 +8,11 @@ import type { Plan } from '../plan/schema/plan'
 import { phraseText } from '../units/phrase'
 import { survey } from '../survey/survey'
 import { heldBack, holdsOf } from './holds'
-import { passPress } from './pulling'
+import { badPull, openPulls, passPress } from './pulling'
 import { stepFindings } from './step-findings'
 import { jobSteps } from './steps/job-steps'
 import type { Step } from './steps/step'
+import { lastPass } from './torque/passes'
 import { isClosedBySign, placesSeen, signAt, wrongSigns } from './torque/sign-choices'
 import { signsWanted } from './wanted'
 
@@ -157,6 +158,28 @@ describe('a knob that wants reading and notch', () => {
     const progress = after(knob, { spot: 'LHF', nm: 3.6 }, { spot: 'LHF', seen: 'the notch is not in line' })
     expect(signsWanted(knob.step, progress)?.spots).not.toContain('LHF')
     expect(messages(knob, progress)).toHaveLength(1)
+    // It is pulled on at the last pass: the passes before were given, and none of them is asked again.
+    const { joint, pulls } = knob.group
+    const clicked = pulls
+      .filter(({ pass, at }) => at === 'LHF' && pass < lastPass(knob.group))
+      .map(({ at, pass, percent }): UnsignedEvent => ({
+        jointId: joint.id,
+        what: joint.name,
+        kind: 'torqued',
+        spot: at,
+        pass,
+        percent,
+        how: 'click',
+      }))
+    const of = { jointId: joint.id, what: joint.name, spot: 'LHF' }
+    const pulled = progressAfter(
+      ...clicked,
+      { ...of, kind: 'torqued', pass: lastPass(knob.group), percent: 100, nm: 3.6 },
+      { ...of, kind: 'placeWrong', seen: 'the notch is not in line' },
+    )
+    expect(clicked.length).toBeGreaterThan(0)
+    expect(openPulls(knob.step, pulled).filter(({ at }) => at === 'LHF')).toEqual([])
+    expect(badPull(knob.step, pulled)).toMatchObject({ at: 'LHF', pass: lastPass(knob.group) })
     // A new reading is a new pull: its sign is to be seen anew.
     const again = after(
       knob,

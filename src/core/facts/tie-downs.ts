@@ -6,6 +6,8 @@ import { atLeast, type Compared } from './comparison'
 interface TiedDown {
   readonly tie: TieDown
   readonly count: Compared
+  /** What all that are wanted hold together, kg; nothing where one is enough. */
+  readonly togetherKg: number | undefined
   /** Whether it is its weight and the friction under it that ask for most, and not its length. */
   readonly byFriction: boolean
   /** The working load limit of all of them against half its weight, kg; nothing as long as no label was read. */
@@ -24,6 +26,7 @@ export const tiedDown = (survey: Survey): readonly TiedDown[] =>
         : limitCounted(tie.planned, tie.plannedEachKg, 'over')
     return {
       tie,
+      togetherKg: tie.wanted > 1 ? tie.wanted * tie.eachKg : undefined,
       byFriction: tie.byFriction > tie.byLength,
       count: atLeast(tie.planned, tie.wanted, 'exact'),
       holds: counted === undefined ? undefined : atLeast(counted, wantedKg, 'mass'),

@@ -1,8 +1,9 @@
+import { isStart } from '../plan/schema/provenance'
 import { mountTraits } from '../kinds/mount'
-import type { ThingAt } from '../survey/frame/arrangement'
+import type { BarAt, ThingAt } from '../survey/frame/arrangement'
 import { contactsKnown, contactYs } from '../survey/mounting/contacts'
 import type { Survey } from '../survey/survey'
-import { mostBy } from '../units/pick'
+import { leastBy, mostBy } from '../units/pick'
 import { atMost, fails, overBy, type Compared } from './comparison'
 
 interface Span {
@@ -71,3 +72,25 @@ export const reachesPast = (survey: Survey, thing: ThingAt): boolean =>
 /** Whether a thing is known to stand past what holds it: where nobody knows what it touches, that is a question. */
 export const standsPast = (survey: Survey, thing: ThingAt): boolean =>
   onWidths(survey, thing).some(({ known, past }) => known && fails(past))
+
+const widthOf = ({ usableY }: BarAt) => usableY[1] - usableY[0]
+
+/** The bars of a rack that offer most and least, where they differ and both were said. mm. */
+export interface UnlikeBars {
+  readonly rackId: string
+  readonly least: BarAt
+  readonly most: BarAt
+  readonly leastMm: number
+  readonly lessMm: number
+}
+
+/** The racks whose bars offer unlike widths: what stands on all of them has to do with the least. */
+export function unlikeBars(survey: Survey): readonly UnlikeBars[] {
+  return survey.racks.flatMap(({ rack, bars, deck }): UnlikeBars[] => {
+    const said = bars.filter(({ bar }) => !isStart(bar, 'usableMm'))
+    const [least, most] = [leastBy(said, widthOf), mostBy(said, widthOf)]
+    if (deck || !least || !most) return []
+    const lessMm = widthOf(most) - widthOf(least)
+    return fails(atMost(lessMm, 0)) ? [{ rackId: rack.id, least, most, leastMm: widthOf(least), lessMm }] : []
+  })
+}

@@ -54,4 +54,13 @@ describe('where a torque was read', () => {
     expect(read({ kind: 'otherRack' }).value?.torqueFrom).toEqual({ kind: 'otherRack', rack: 'another rack' })
     expect(read({ kind: 'sheet', page: '3' }).value?.torqueFrom).toEqual({ kind: 'sheet', page: '3' })
   })
+
+  it('keeps no other rack’s name as its page once it was read on its own sheet', () => {
+    const carried: Fastener = { ...fastener, torqueFrom: { kind: 'otherRack', rack: 'another rack' } }
+    const draft = draftOf(toDraft(FIELD, carried, { system: 'metric', typed: {}, rel: '' }))
+    const now = { ...draft, torqueFrom: { ...draftOf(draft['torqueFrom']), kind: 'sheet' } }
+    expect(readDraft(FIELD, fastenerSchema, now, carried, 'metric').value?.torqueFrom).toEqual({
+      kind: 'sheet',
+    })
+  })
 })

@@ -63,8 +63,10 @@ const TORQUE_SOURCE: Field = {
     if (kind === undefined && page === undefined) return { value: undefined }
     if (kind === 'otherRack') return { value: { kind, rack: page ?? 'another rack' } }
     const { page: _, rack: _rack, ...before } = rawOf(was)
+    // The name of the other rack is no page of this one's papers.
+    const own = before['kind'] === 'otherRack' && page === _rack ? undefined : page
     const said = kind ?? (before['kind'] === 'otherRack' ? 'sheet' : (before['kind'] ?? 'sheet'))
-    return { value: { ...before, kind: said, ...(page === undefined ? {} : { page }) } }
+    return { value: { ...before, kind: said, ...(own === undefined ? {} : { page: own }) } }
   },
 }
 

@@ -352,6 +352,10 @@ const RACK_FIELDS = {
   ),
   footWidthMm: length('Foot’s width along the bar', 'Clamps stand clear of it'),
   tapeZeroMm: length('Line on its own tape', 'From the tape’s end to the line that is measured from'),
+  sheetMark: group('', {
+    what: text('Its sheet measures from', 'The glass edge, a seam; empty: the windscreen’s upper edge'),
+    frontMm: length('From there to the front bar', 'To its middle, as its sheet has it'),
+  }),
   fitSheet: group('Fit sheet', {
     source: SOURCE_FIELD,
     rows: list(
@@ -407,7 +411,7 @@ const partsOf = (kind: RackKind): readonly FieldsPart[] => [
         ...OWN[kind].slice(1).map((key) => ({ keys: [key] })),
       ]),
   { title: 'Parts, each with its own figures', open: true, keys: ['parts'] },
-  { title: 'Feet and fit sheet', keys: ['footWidthMm', 'fitSheet', 'tapeZeroMm', 'centreZMm'] },
+  { title: 'Feet and fit sheet', keys: ['footWidthMm', 'fitSheet', 'sheetMark', 'tapeZeroMm', 'centreZMm'] },
   { title: 'To be measured before ordering', keys: ['gates'] },
   { title: 'How it is fitted', keys: ['fitting'] },
   { title: 'Notes', keys: ['note'] },
@@ -428,6 +432,7 @@ export const RACK_FIELD: Variants = {
       'centreZMm',
       'footWidthMm',
       'tapeZeroMm',
+      'sheetMark',
       'fitSheet',
       'gates',
       'fitting',

@@ -1,9 +1,13 @@
 import * as z from '../units/schema'
 import { positionMm } from '../units/scalars'
 
-/** What a bar's place is read from where that is not the windscreen's upper edge: the roof's rear edge, or a mark so far behind the windscreen's upper edge. mm */
+/**
+ * What a bar's place is read from where that is not the windscreen's upper edge: the roof's rear edge, the mark that the
+ * rack's sheet names, or a mark so far behind the windscreen's upper edge. mm
+ */
 const edgeSchema = z.discriminatedUnion('is', [
   z.strictObject({ is: z.literal('rear') }),
+  z.strictObject({ is: z.literal('sheet') }),
   z.strictObject({ is: z.literal('mark'), xMm: positionMm }),
 ])
 
@@ -14,12 +18,20 @@ export const readFromSchema = z.strictObject({
 })
 export type ReadFrom = z.infer<typeof readFromSchema>
 
+function edgeWords(edge: NonNullable<ReadFrom['edge']>, length: (mm: number) => string): string {
+  switch (edge.is) {
+    case 'rear':
+      return 'from the roof’s rear edge'
+    case 'sheet':
+      return 'from the mark that its sheet names'
+    case 'mark':
+      return `from a mark at ${length(edge.xMm)}`
+  }
+}
+
 /** Where a tape was read from, in words; nothing where it was its usual mark. */
 export const readFromWords = (from: ReadFrom | undefined, length: (mm: number) => string): string => {
-  const edge =
-    from?.edge === undefined
-      ? []
-      : [from.edge.is === 'rear' ? 'from the roof’s rear edge' : `from a mark at ${length(from.edge.xMm)}`]
+  const edge = from?.edge === undefined ? [] : [edgeWords(from.edge, length)]
   const zero =
     from?.zeroMm === undefined
       ? []

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Dimension } from './dimension'
 import { formatQuantity } from './format'
-import { parseQuantity } from './parse'
+import { typedElsewhere, parseQuantity } from './parse'
 import { runs } from '@/core/runs.testing'
 
 const value = (dimension: Dimension, text: string, system: 'metric' | 'us' = 'metric') => {
@@ -76,6 +76,15 @@ describe('the other dimensions', () => {
     ['areaDensity', '20 kg/m2', 20],
   ])('reads %s %s', (dimension, text, expected) => {
     expect(value(dimension, text)).toBeCloseTo(expected, 3)
+  })
+})
+
+describe('what was typed in another unit', () => {
+  it('is kept as typed; a unit of the core’s own and nothing at all are not', () => {
+    expect(typedElsewhere('length', '8 1/4 in')).toBe('8 1/4 in')
+    expect(typedElsewhere('length', '243 mm')).toBeUndefined()
+    expect(typedElsewhere('length', '')).toBeUndefined()
+    expect(typedElsewhere('length', ' ')).toBeUndefined()
   })
 })
 

@@ -141,6 +141,7 @@ export function parseQuantity(
 
 /** What was typed, where that was in another unit than the core keeps; nothing where showing the value says the same. */
 export function typedElsewhere(dimension: Dimension, typed: string): string | undefined {
+  if (typed.trim() === '') return undefined
   const word = /[^\d\s.,½¼¾⅛⅜⅝⅞/+−-].*$/.exec(typed)?.[0].trim() ?? ''
   return findUnit(dimension, word)?.factor === 1 ? undefined : typed
 }

@@ -17,6 +17,9 @@ export const mm = (value: number): Amount => ({ dimension: 'length', value })
 export const deg = (value: number): Amount => ({ dimension: 'angle', value })
 export const newton = (value: number): Amount => ({ dimension: 'force', value })
 export const newtonMetre = (value: number): Amount => ({ dimension: 'torque', value })
+/** A range of torque, or one figure where both its ends are the same. N·m */
+export const torqueRange = (fromNm: number, toNm: number): Phrase =>
+  fromNm === toNm ? [newtonMetre(toNm)] : [newtonMetre(fromNm), ' to ', newtonMetre(toNm)]
 export const mPa = (value: number): Amount => ({ dimension: 'stress', value })
 export const kWh = (value: number): Amount => ({ dimension: 'energy', value })
 export const kmH = (value: number): Amount => ({ dimension: 'speed', value })

@@ -64,6 +64,26 @@ describe('a bar’s place along', () => {
       ).toMatch(/^clear: Rear bar: 1 200 mm on the left, 1 200 mm on the right/)
   })
 
+  it('is read from the mark that its sheet names, and a reading from the tape’s end is asked', () => {
+    const own = { ...pair, sheetMark: { what: 'glass edge', frontMm: 231 }, tapeZeroMm: 12 }
+    const line = { edge: { is: 'sheet' } } as const
+    const end = { ...line, zeroMm: 12 }
+    expect(plannedReading(own, 'frontAtLeft', line)).toBe(231)
+    expect(plannedReading(own, 'rearAtLeft', line)).toBe(1131)
+    expect(plannedReading(own, 'frontAtLeft', end)).toBe(243)
+    expect(datumOf(own, 'frontAtLeft', line)).toBe(
+      'glass edge to the middle of the front bar, at its left foot',
+    )
+    const read = { frontAtLeft: [243], frontAtRight: [243] }
+    for (const each of said(read, { frontAtLeft: line, frontAtRight: line }, own).slice(0, 2))
+      expect(each).toMatch(
+        /^findOut: .* 12 mm more than planned\. .*from the end or from the line\? Say which\.$/,
+      )
+    expect(said(read, { frontAtLeft: end, frontAtRight: end }, own)[0]).toMatch(
+      /^clear: Front bar: 300 mm on the left, 300 mm on the right/,
+    )
+  })
+
   it('of both bars at one place cannot be: from which edge is asked, and no bar is moved', () => {
     const one = { frontAtLeft: [300], frontAtRight: [300], rearAtLeft: [300], rearAtRight: [300] }
     const found = said(one)

@@ -33,6 +33,8 @@ export interface PlannedPair {
   readonly rearEdgeMm: number
   /** How far the line printed on the rack's own tape is from that tape's end. */
   readonly tapeZeroMm?: number | undefined
+  /** The mark from which the rack's sheet measures the front bar, and how far behind it that bar stands. */
+  readonly sheetMark?: { readonly what: string; readonly frontMm: number } | undefined
   /** Whether it stands on legs, so that heights are of them; and the mark on their scale that is wanted. */
   readonly onLegs: boolean
   readonly heightMark?: number | undefined
@@ -63,28 +65,52 @@ const DATUM: Readonly<Record<Taped, string>> = {
   markRR: 'the number that the tower stands on, RHR',
 }
 
-const EDGE_WORDS = { rear: 'roof’s rear edge', mark: 'the mark' } as const
+/** The mark from which a bar's place is read, in words; nothing where it is the usual one. */
+function edgeName({ sheetMark }: PlannedPair, from?: ReadFrom): string | undefined {
+  switch (from?.edge?.is) {
+    case 'rear':
+      return 'roof’s rear edge'
+    case 'sheet':
+      return sheetMark?.what ?? 'the sheet’s mark'
+    case 'mark':
+      return 'the mark'
+    case undefined:
+      return undefined
+  }
+}
 
 /** From what to what each is read; a foot whose width nobody gave is taped from its centre, and a bar's place from what was chosen. */
-export function datumOf({ footWidthMm, onLegs }: PlannedPair, taped: Taped, from?: ReadFrom): string {
-  const usual = footWidthMm === 0 ? DATUM[taped].replace('outer edge', 'centre') : DATUM[taped]
-  const above = onLegs ? usual : usual.replace(/^rail/, 'roof')
-  return from?.edge === undefined ? above : above.replace('windscreen’s upper edge', EDGE_WORDS[from.edge.is])
+export function datumOf(pair: PlannedPair, taped: Taped, from?: ReadFrom): string {
+  const usual = pair.footWidthMm === 0 ? DATUM[taped].replace('outer edge', 'centre') : DATUM[taped]
+  const above = pair.onLegs ? usual : usual.replace(/^rail/, 'roof')
+  return above.replace('windscreen’s upper edge', (screen) => edgeName(pair, from) ?? screen)
 }
 
 const overhang = ({ lengthMm, acrossMm, capMm }: PairBar, { footWidthMm }: PlannedPair) =>
   capMm === undefined ? undefined : (lengthMm - acrossMm - footWidthMm) / 2 - capMm
 
-/** A bar's place behind the windscreen's upper edge by what was read from an edge, mm. A mark behind the bar is read forward. */
-export function barPlaceOf({ rearEdgeMm }: PlannedPair, bar: PairBar, mm: number, from?: ReadFrom): number {
-  if (from?.edge === undefined) return mm
-  if (from.edge.is === 'rear') return rearEdgeMm - mm
-  return from.edge.xMm > bar.xMm ? from.edge.xMm - mm : from.edge.xMm + mm
+/** Where a mark from which a bar's place is read stands behind the windscreen's upper edge, mm. The sheet's own is where the front bar's planned place puts it. */
+function edgeMm({ rearEdgeMm, sheetMark, front }: PlannedPair, from?: ReadFrom): number {
+  switch (from?.edge?.is) {
+    case 'rear':
+      return rearEdgeMm
+    case 'sheet':
+      return front.xMm - (sheetMark?.frontMm ?? front.xMm)
+    case 'mark':
+      return from.edge.xMm
+    case undefined:
+      return 0
+  }
 }
 
-function distanceTo({ rearEdgeMm }: PlannedPair, { xMm }: PairBar, from?: ReadFrom): number {
-  if (from?.edge === undefined) return xMm
-  return Math.abs((from.edge.is === 'rear' ? rearEdgeMm : from.edge.xMm) - xMm)
+/** A bar's place behind the windscreen's upper edge by what was read from a mark, mm. From a mark behind the bar it is read forward. */
+export function barPlaceOf(pair: PlannedPair, bar: PairBar, mm: number, from?: ReadFrom): number {
+  const edge = edgeMm(pair, from)
+  return edge > bar.xMm || from?.edge?.is === 'rear' ? edge - mm : edge + mm
+}
+
+function distanceTo(pair: PlannedPair, { xMm }: PairBar, from?: ReadFrom): number {
+  return Math.abs(edgeMm(pair, from) - xMm)
 }
 
 function plannedLength(pair: PlannedPair, taped: Taped, from?: ReadFrom): number | undefined {

@@ -15,7 +15,7 @@ import { FACTS } from '../evidence-facts'
 import { proofList } from '../proof'
 import { ownStepChoices } from './fitting-orders'
 import { jobSteps } from './job-steps'
-import { pairsOf } from './pairs'
+import { mustTape, pairsOf } from './pairs'
 import { plainJob } from './plain-job.testing'
 import { waysOf } from './schools'
 import type { Step } from './step'
@@ -71,6 +71,21 @@ describe('two ways of fitting', () => {
     expect(spreads(fitted(plainJob('fixedPoint', 'bars'), { squaring: 'taped' })).length).toBeGreaterThan(0)
     expect(spreads(hatchJob).length).toBeGreaterThan(0)
     expect(spreads(fitted(hatchJob, { squaring: 'itself' }))).toEqual([])
+  })
+
+  it('a mark that its sheet measures from is read whatever holds the bars', () => {
+    const marked = withRacks(plainJob('hookPoint', 'bars'), (rack) => ({
+      ...rack,
+      sheetMark: { what: 'glass edge', frontMm: 231 },
+    }))
+    const surveyed = survey(marked)
+    const [ask] = surveyed.racks.flatMap((rack) => pairsOf(surveyed, rack))
+    if (!ask) throw new Error('Nothing is read.')
+    expect(mustTape(ask)).toEqual(['frontAtLeft', 'frontAtRight'])
+    expect(ask.taped.filter((name) => name.startsWith('spread'))).toEqual([])
+    const own = stepsOf(marked).find(({ key }) => key === 'square')
+    expect(own?.title).toBe('Measure from its sheet’s mark')
+    expect(keysOf(stepsOf(plainJob('hookPoint', 'bars')), marked.racks[0]?.id ?? '')).not.toContain('square')
   })
 
   it('strips that place the feet are cut before the feet are on, or last where that is chosen (B10)', () => {

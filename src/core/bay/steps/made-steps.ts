@@ -6,7 +6,7 @@ import { hasChannel, hasUnderChannel, type Part } from '../../plan/schema/rack'
 import type { RackAt } from '../../survey/frame/arrangement'
 import type { Survey } from '../../survey/survey'
 import type { Phrase } from '../../units/phrase'
-import { markAsks, markedPlacesWords } from '../marked-places'
+import { markAsks, markedPlacesWords, placesOfBars } from '../marked-places'
 import { tighteningLead, tighteningTitle, tighteningWords } from './joint-groups'
 import { about } from './minutes'
 import { MADE_TITLE, type MadeKey } from './own-titles'
@@ -55,6 +55,12 @@ const squareWords = (pairs: readonly PairAsk[]): { readonly title: string; reado
       detail:
         'The vehicle places the bars along: only their ends and legs are measured. Correct every error before anything is tightened.',
     }
+  if (taped.has('frontAtLeft'))
+    return {
+      title: 'Measure from its sheet’s mark',
+      detail:
+        'The front bar at both feet, from the mark to the bar’s middle; then whether each bar is level. Correct every error before anything is tightened.',
+    }
   return {
     title: 'Measure the legs',
     detail: 'Each leg from the same mark. Correct every error before anything is tightened.',
@@ -84,7 +90,10 @@ export const MADE_STEPS: {
 } = {
   marks: (work) => {
     const asks = markAsks(work.at)
-    const marked = work.at.rack.parts.flatMap((each) => each.work?.places ?? [])
+    const marked = [
+      ...placesOfBars(work.at),
+      ...work.at.rack.parts.flatMap((each) => each.work?.places ?? []),
+    ]
     return asks.length === 0
       ? []
       : [

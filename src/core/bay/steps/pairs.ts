@@ -41,6 +41,8 @@ export function pairsOf(survey: Survey, at: RackAt): PairAsk[] {
   const legs = rack.parts.some(({ role }) => role === 'legs')
   if (!front) return []
   const isTaped = waysOf(at, bayRulesOf(survey.plan.rules)).squaring === 'taped'
+  // Where the sheet gives a mark, the front bar's place is read from it, whatever holds the bar.
+  const fromMark = rack.sheetMark !== undefined
   const along = isTaped ? SPREADS : []
   const crossed = isTaped ? [...DIAGONALS, ...ACROSS] : []
   const ends = RACK_KINDS[rack.kind].barsSlideAcross && (isTaped || !standsByItself(at)) ? OVERHANGS : []
@@ -66,6 +68,7 @@ export function pairsOf(survey: Survey, at: RackAt): PairAsk[] {
       heldBy: heldBy(front.attachment),
       rearEdgeMm: survey.plan.vehicle.roof.toXMm,
       tapeZeroMm: rack.tapeZeroMm,
+      sheetMark: rack.sheetMark,
       onLegs: legs,
       heightMark: rack.kind === 'bed' ? rack.raising?.mark : undefined,
     },
@@ -76,16 +79,16 @@ export function pairsOf(survey: Survey, at: RackAt): PairAsk[] {
             ...along,
             ...crossed,
             ...ends,
-            ...(isTaped ? ALONG : []),
-            ...(legs || isTaped ? LEGS : []),
+            ...(isTaped || fromMark ? ALONG : []),
+            ...(legs || isTaped || fromMark ? LEGS : []),
             ...(legs || markOf(at, front) !== undefined ? MARKS : []),
           ],
   }))
   return asks.filter(({ taped }) => taped.length > 0)
 }
 
-/** What of a pair has to be read before it is done: both spreads, or where nobody tapes those the ends of the bars, else the legs. */
+/** What of a pair has to be read before it is done: both spreads, or where nobody tapes those the ends of the bars, the front bar's place, else the legs. */
 export function mustTape({ taped }: PairAsk): readonly Taped[] {
   const asked = (names: readonly Taped[]) => names.filter((name) => taped.includes(name))
-  return [SPREADS, OVERHANGS, LEGS].map(asked).find((names) => names.length > 0) ?? []
+  return [SPREADS, OVERHANGS, PLACES.front, LEGS].map(asked).find((names) => names.length > 0) ?? []
 }

@@ -1,5 +1,5 @@
 import type { Finding } from '../../review/finding'
-import { newtonMetre } from '../../units/phrase'
+import { newtonMetre, torqueRange } from '../../units/phrase'
 import type { Joint } from './joint'
 import { tableTorqueNm } from './table-torque'
 
@@ -18,7 +18,9 @@ export function jointFinding(joint: Joint): Finding | undefined {
       ...common,
       severity: 'findOut',
       sentence: [
-        `${joint.name}: a figure carried over from ${torque.rack} is not used. Torque never carries over, not even between two racks of one maker. Find the figure of this part.`,
+        `${joint.name}: `,
+        ...(fastener.torqueNm ? torqueRange(fastener.torqueNm.from, fastener.torqueNm.to) : ['a figure']),
+        ` is carried over from ${torque.rack} and is not used. Torque never carries over, not even between two racks of one maker. Find the figure of this part.`,
       ],
     }
   if (torque.kind === 'unknown')

@@ -1,5 +1,5 @@
 import type { Finding, Severity } from '../../review/finding'
-import { newtonMetre, type Phrase } from '../../units/phrase'
+import { newtonMetre, torqueRange, type Phrase } from '../../units/phrase'
 import { exceeds } from '../../units/tolerance'
 import { aimNm, type Joint } from './joint'
 
@@ -66,9 +66,7 @@ const SEVERITY: Readonly<Record<ReadingVerdict, { readonly sheet: Severity; read
 function wantedPhrase({ torque }: Joint): Phrase {
   if (torque.kind === 'advice') return [newtonMetre(torque.nm), ', the table’s advice']
   if (torque.kind !== 'sheet') return ['what the part bears']
-  return torque.fromNm === torque.toNm
-    ? [newtonMetre(torque.toNm), ` (${torque.source})`]
-    : [newtonMetre(torque.fromNm), ' to ', newtonMetre(torque.toNm), ` (${torque.source})`]
+  return [...torqueRange(torque.fromNm, torque.toNm), ` (${torque.source})`]
 }
 
 /**

@@ -2,7 +2,7 @@ import { pullKey, signKey, type BayProgress } from '../../log/record'
 import { pullWords } from '../../log/pull-evidence'
 import { ANSWER_WORD, type StepAnswer } from '../../log/answer'
 import { toFit } from '../../units/scalars'
-import { newtonMetre, type Phrase } from '../../units/phrase'
+import { newtonMetre, torqueRange, type Phrase } from '../../units/phrase'
 import type { BayRules } from '../../plan/schema/house'
 import type { Survey } from '../../survey/survey'
 import { answersAt } from '../answers'
@@ -23,9 +23,7 @@ export interface TorqueRow {
 function wantedOf({ torque }: Joint): Phrase {
   switch (torque.kind) {
     case 'sheet':
-      return torque.fromNm === torque.toNm
-        ? [newtonMetre(torque.toNm)]
-        : [newtonMetre(torque.fromNm), ' to ', newtonMetre(torque.toNm)]
+      return torqueRange(torque.fromNm, torque.toNm)
     case 'advice':
       return [newtonMetre(torque.nm), ', table’s advice (house rule)']
     case 'feel':

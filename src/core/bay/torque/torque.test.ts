@@ -5,6 +5,7 @@ import type { Fastener } from '../../plan/schema/fastening'
 import { USUAL_BAY } from '../../plan/schema/house'
 import { formatQuantity } from '../../units/format'
 import { unitOf } from '../../units/dimension'
+import { phraseText } from '../../units/phrase'
 import { aimNm, jointOf, signWords, torqueOf, type JointOwner } from './joint'
 import { diagonalOrder, passList, type Spot } from './passes'
 import { jointFinding } from './joint-finding'
@@ -69,6 +70,9 @@ describe('what a joint wants', () => {
     expect(carried.torque).toEqual({ kind: 'refused', rack: 'the last one' })
     expect(aimNm(carried.torque)).toBeUndefined()
     expect(jointFinding(carried)?.severity).toBe('findOut')
+    expect(phraseText(jointFinding(carried)?.sentence ?? [])).toMatch(
+      /: 6 N·m is carried over from the last one and is not used\. .*Find the figure of this part\.$/,
+    )
   })
 
   it('is advice reduced to the limit of the part, whatever bolt, grade and condition', () => {

@@ -5,7 +5,7 @@ import type { Part } from '../../plan/schema/rack'
 import type { Rating, Source } from '../../plan/schema/rating'
 import type { Vehicle } from '../../plan/schema/vehicle'
 import { IN_STATE } from '../../review/finding'
-import { kg, kmH, mm, newtonMetre, type Phrase } from '../../units/phrase'
+import { kg, kmH, mm, torqueRange, type Phrase } from '../../units/phrase'
 import type { State } from '../../units/scalars'
 import type { SheetReading } from './reading'
 
@@ -188,9 +188,7 @@ export function readingWords(reading: SheetReading): Phrase {
     case 'spread':
       return ['Bars apart ', mm(reading.fromMm), ' to ', mm(reading.toMm)]
     case 'torque':
-      return reading.fromNm === reading.toNm
-        ? ['Tightened to ', newtonMetre(reading.toNm)]
-        : ['Tightened to ', newtonMetre(reading.fromNm), ' to ', newtonMetre(reading.toNm)]
+      return ['Tightened to ', ...torqueRange(reading.fromNm, reading.toNm)]
     case 'length':
     case 'width':
     case 'height':

@@ -181,15 +181,15 @@ export const ofWorkEvents = {
       seen: words,
     },
     line: ({ what, spot, seen }) => `${what}, ${spot}: ${seen}`,
-    // What was seen or felt there before counts no more; what a wrench has read stays.
+    // What was seen or felt at the last pass counts no more; what a wrench has read stays, and so do the passes before.
     changes: ({ job }, { jointId, spot, seen }) => {
       const place = signKey(jointId, spot)
       job.wrong.set(place, seen)
       job.signs.delete(place)
-      for (let pass = 1; pass <= PASSES_MOST; pass += 1) {
-        const pull = pullKey(jointId, spot, pass)
-        if (job.torqued.get(pull)?.nm === undefined) job.torqued.delete(pull)
-      }
+      const last = Array.from({ length: PASSES_MOST }, (_, i) => pullKey(jointId, spot, i + 1)).findLast(
+        (pull) => job.torqued.has(pull),
+      )
+      if (last !== undefined && job.torqued.get(last)?.nm === undefined) job.torqued.delete(last)
       forgetPlaces(job, jointId, [spot])
     },
     subject: ({ jointId, spot }) => [jointId, spot],

@@ -276,6 +276,8 @@ const common = {
   footWidthMm: z.optional(sizeMm),
   /** Of the tape that comes with it: from the tape's end to the line that is measured from. */
   tapeZeroMm: z.optional(sizeMm),
+  /** A mark of the vehicle from which its sheet measures the front bar, which stands so far behind it. */
+  sheetMark: z.optional(z.strictObject({ what: nameSchema, frontMm: sizeMm })),
   fitSheet: z.optional(
     z.strictObject({
       source: sourceSchema,

@@ -11,6 +11,12 @@ const WHERE: Readonly<Record<End, string>> = {
   side: 'past the vehicle’s side',
 }
 
+/** The other end of the vehicle, past which nothing runs where that is so. */
+const NOTHING: Readonly<Partial<Record<End, { readonly other: End; readonly words: string }>>> = {
+  rear: { other: 'front', words: ' Nothing runs in front of it.' },
+  front: { other: 'rear', words: ' Nothing runs behind it.' },
+}
+
 /** What runs past the vehicle, against the local rules chosen. mm. */
 export const loadOverhang = check({
   id: 'load-overhang',
@@ -27,7 +33,10 @@ export const loadOverhang = check({
   turnedBy: { lengths: { of: { vehicle: /^(lengthMm|noseToScreenMm)$/, gear: GEAR_SIZES }, reach: 1 } },
   nothing: 'Nothing extends past the vehicle while it drives.',
   *run(survey) {
-    for (const { end, thing, byMm, rules, anybody, mark, most } of pastVehicle(survey)) {
+    const all = pastVehicle(survey)
+    for (const { end, thing, byMm, rules, anybody, mark, most } of all) {
+      const nothing = NOTHING[end]
+      const otherEnd = nothing && !all.some((each) => each.end === nothing.other) ? nothing.words : ''
       const common = {
         about: end,
         state: 'road',
@@ -45,14 +54,14 @@ export const loadOverhang = check({
             ? { ask: { where: 'house', label: 'Local rules', target: { open: 'house' } } as const }
             : {}),
           sentence: asks
-            ? [...runs, ': choose the local rules in the house rules, and check them.']
+            ? [...runs, `: choose the local rules in the house rules, and check them.${otherEnd}`]
             : [
                 ...runs,
                 ', less than any rule in Ypsos asks about: the strictest asks from ',
                 mm(anybody.limit),
                 ', ',
                 ...marginPhrase(anybody),
-                '. Check your local rules.',
+                `. Check your local rules.${otherEnd}`,
               ],
         }
       } else if (most && fails(most))
@@ -68,7 +77,7 @@ export const loadOverhang = check({
             mm(most.limit),
             ', ',
             ...marginPhrase(most),
-            ` (${rules.source}). Check your local rules.`,
+            ` (${rules.source}). Check your local rules.${otherEnd}`,
           ],
         }
       else if (mark && fails(mark))
@@ -83,7 +92,7 @@ export const loadOverhang = check({
             mm(mark.limit),
             ` on (`,
             missing(mm(overBy(mark))),
-            ` less) ${rules.place} asks: ${rules.mark} (${rules.source}). Check your local rules.`,
+            ` less) ${rules.place} asks: ${rules.mark} (${rules.source}). Check your local rules.${otherEnd}`,
           ],
         }
       else
@@ -95,7 +104,7 @@ export const loadOverhang = check({
             ...runs,
             `, within what ${rules.place} asks nothing for`,
             ...(mark ? [', up to ', mm(mark.limit), ': ', ...marginPhrase(mark)] : []),
-            '. Check your local rules.',
+            `. Check your local rules.${otherEnd}`,
           ],
         }
     }

@@ -20,7 +20,7 @@ describe('straps', () => {
     const [found] = run(tieDownsCheck, plan({ count: 1, eachKg: 100 }))
     expect(found?.severity).toBe('mind')
     expect(sentences(tieDownsCheck, plan({ count: 1 }))[0]).toBe(
-      'boat wants 3 straps over it for its length, each with a working load limit of 10 kg or more; 1 on the plan, no label read.',
+      'boat wants 3 straps over it for its length, each with a working load limit of 10 kg or more, 30 kg together; 1 on the plan, no label read.',
     )
   })
 

@@ -12,12 +12,13 @@ type TiedDown = ReturnType<typeof tiedDown>[number]
 export const straps = (count: number) => `${count} ${plural(count, 'strap', 'straps')}`
 
 /** What a thing wants, in words. */
-function wantedPhrase({ tie: { wanted, eachKg }, byFriction }: TiedDown): Phrase {
+function wantedPhrase({ tie: { wanted, eachKg }, togetherKg, byFriction }: TiedDown): Phrase {
   const why = byFriction ? 'its weight and the friction under it' : 'its length'
   return [
     `wants ${straps(wanted)} over it for ${why}, each with a working load limit of `,
     kg(eachKg),
     ' or more',
+    ...(togetherKg === undefined ? [] : [', ', kg(togetherKg), ' together']),
   ]
 }
 

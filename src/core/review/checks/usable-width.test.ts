@@ -5,7 +5,7 @@ import type { Plan } from '../../plan/schema/plan'
 import { assess } from '../assess.testing'
 import { survey } from '../../survey/survey'
 import { usableWidth } from './usable-width'
-import { run, severities } from './findings.testing'
+import { run, sentences, severities } from './findings.testing'
 
 const IN = 25.4
 /** Usable 45 1/2 in front and 40 3/4 in rear: what reaches both has the rear bar's. Common practice, no source. */
@@ -29,7 +29,7 @@ const uneven = (widthMm: number, rest: Partial<Gear> = {}, yMm = 0): Plan => {
 describe('usable width', () => {
   it('is that of the shorter bar for what reaches both', () => {
     expect(severities(usableWidth, uneven(40.75 * IN))).toEqual({ all: 'clear' })
-    const [over] = run(usableWidth, uneven(41.75 * IN))
+    const over = run(usableWidth, uneven(41.75 * IN)).find(({ subject }) => subject.placementIds.length > 0)
     expect(over).toMatchObject({ severity: 'stop', subject: { barId: 'rack-bar-2' } })
     expect(over?.margin?.value).toBeCloseTo(-0.5 * IN, 9)
     expect(
@@ -37,6 +37,25 @@ describe('usable width', () => {
         .fit.widths()[0]
         ?.bars.map(({ usable }) => Math.round((usable[1] * 2000) / IN) / 1000),
     ).toEqual([45.5, 40.75])
+  })
+
+  it('of two bars that differ is said with how much they differ, in all and a side', () => {
+    expect(sentences(usableWidth, uneven(300))[0]?.replace(/\s/g, ' ')).toBe(
+      'Bar 2 offers 1 035 mm, 120.7 mm less than Bar 1, 60.3 mm a side: the shortest bar that a thing touches rules.',
+    )
+    const started = uneven(300)
+    const unsaid = {
+      ...started,
+      racks: started.racks.map((rack) =>
+        rack.kind === 'bars'
+          ? {
+              ...rack,
+              bars: rack.bars.map((bar) => ({ ...bar, known: { usableMm: { by: 'start' as const } } })),
+            }
+          : rack,
+      ),
+    }
+    expect(sentences(usableWidth, unsaid).filter((each) => each.includes('rules'))).toEqual([])
   })
 
   it('asks where the mounts touch when only the body reaches past, and takes the contacts once they are known', () => {

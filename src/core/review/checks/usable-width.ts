@@ -1,5 +1,5 @@
 import { fails, overBy, spareOf } from '../../facts/comparison'
-import { worstWidth } from '../../facts/usable-widths'
+import { unlikeBars, worstWidth } from '../../facts/usable-widths'
 import { mm, missing, type Phrase, toSpare } from '../../units/phrase'
 import { check, practice } from '../check'
 import { GEAR_SIZES } from '../length-groups'
@@ -26,6 +26,23 @@ export const usableWidth = check({
   },
   nothing: 'Nothing stands on bars or a deck.',
   *run(survey) {
+    for (const { rackId, least, most, leastMm, lessMm } of unlikeBars(survey))
+      yield {
+        about: `bars of ${rackId}`,
+        state: 'all',
+        severity: 'clear',
+        subject: { placementIds: [], rackId, barId: least.bar.id },
+        measured: mm(leastMm),
+        sentence: [
+          `${least.bar.name} offers `,
+          mm(leastMm),
+          ', ',
+          mm(lessMm),
+          ` less than ${most.bar.name}, `,
+          mm(lessMm / 2),
+          ' a side: the shortest bar that a thing touches rules.',
+        ],
+      }
     for (const thing of survey.things) {
       const worst = worstWidth(survey, thing)
       if (!worst) continue

@@ -85,7 +85,10 @@ function Reading({
   const units = useUnits()
   const list = readings[taped] ?? []
   // Chosen before the first reading is typed.
-  const [chosen, setChosen] = useState(readFrom[taped])
+  const { sheetMark } = ask.pair
+  const [chosen, setChosen] = useState<ReadFrom | undefined>(
+    readFrom[taped] ?? (isPlace(taped) && sheetMark !== undefined ? { edge: { is: 'sheet' } } : undefined),
+  )
   const from = readFrom[taped] ?? chosen
   const planned = plannedReading(ask.pair, taped, from)
   const { middleMm, scatterMm } = readingsSummary(list)
@@ -141,6 +144,7 @@ function Reading({
           taped={taped}
           from={from}
           tapeZeroMm={ask.pair.tapeZeroMm}
+          sheetMark={sheetMark?.what}
           onFrom={(next) => {
             setChosen(next)
             if (list.length > 0) keep(list, typed[taped] ?? '', next)
@@ -213,7 +217,9 @@ export function MeasurePanel({ plan, step, progress }: { plan: Plan; step: Step;
       />
     )
     const isSeldom = (taped: Taped) =>
-      SELDOM.has(taped) || isPlace(taped) || (isHeight(taped) && !ask.pair.onLegs)
+      SELDOM.has(taped) ||
+      (isPlace(taped) && ask.pair.sheetMark === undefined) ||
+      (isHeight(taped) && !ask.pair.onLegs)
     const seldom = ask.taped.filter(isSeldom)
     return (
       <section key={ask.id} aria-label={`${ask.pair.front.name} to ${ask.pair.rear.name}`}>

@@ -60,7 +60,7 @@ export function primaryOf(
   const marks = marksWanted(step, progress)
   if (marks)
     return {
-      say: [`As marked: ${marks.map(({ at }) => at).join(' ')}`],
+      say: [`As marked: ${[...new Set(marks.map(({ at }) => at))].join(' ')}`],
       events: [
         {
           kind: 'marksSeen',

@@ -17,12 +17,15 @@ export function ReadFromFields({
   taped,
   from,
   tapeZeroMm,
+  sheetMark,
   onFrom,
 }: {
   taped: Taped
   from: ReadFrom | undefined
   /** How far the line on the rack's own tape is from its end, where that is known. */
   tapeZeroMm: number | undefined
+  /** The mark from which the rack's sheet measures, where it names one. */
+  sheetMark: string | undefined
   onFrom: (from: ReadFrom | undefined) => void
 }) {
   const units = useUnits()
@@ -57,10 +60,13 @@ export function ReadFromFields({
           <Choice
             label={`${name}: read from`}
             value={asksMark ? 'mark' : (edge?.is ?? 'screen')}
-            options={EDGES}
+            options={[
+              ...(sheetMark === undefined ? [] : [['sheet', `its sheet’s mark: ${sheetMark}`] as const]),
+              ...EDGES,
+            ]}
             onChange={(is) => {
               setAsksMark(is === 'mark')
-              if (is !== 'mark') withEdge(is === 'rear' ? { is } : undefined)
+              if (is !== 'mark') withEdge(is === 'rear' || is === 'sheet' ? { is } : undefined)
             }}
           />
         )}

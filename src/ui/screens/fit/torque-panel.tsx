@@ -35,7 +35,7 @@ const WHY = {
     joint.torque.kind === 'advice'
       ? `table’s advice for ${joint.fastener.thread} ${joint.torque.grade}, K = ${joint.torque.k}; the maker’s figure takes precedence`
       : '',
-  refused: () => 'a figure carried over from another rack is not used',
+  refused: () => 'no figure of this rack: another’s is not used',
   feel: () => 'by feel, short lever, loose rather than crushed',
   latch: () => 'shut by its clicks: nothing is tightened',
   unknown: () => 'no figure: find the maker’s',
@@ -46,6 +46,12 @@ const onEach = ({ washers, security }: Joint): string =>
 
 const atEach = (perSpot: number): string =>
   Number.isInteger(perSpot) ? String(perSpot) : `${Math.floor(perSpot)} or ${Math.ceil(perSpot)}`
+
+/** A range in each unit that a wrench may show. */
+const rangeIn = ({ fromNm, toNm }: { fromNm: number; toNm: number }): string =>
+  (['N·m', 'lbf·ft', 'lbf·in'] as const)
+    .map((unit) => `${amountIn('torque', fromNm, unit)} to ${amountIn('torque', toNm, unit)} ${unit}`)
+    .join(' · ')
 
 /** The figure of the pull that is next, huge, in all three units, with where it comes from and the sign of done. */
 export function TorqueFigure({ step, progress }: { step: Step; progress: BayProgress }) {
@@ -74,6 +80,9 @@ export function TorqueFigure({ step, progress }: { step: Step; progress: BayProg
           <p>
             {amountIn('torque', nm, 'lbf·ft')} lbf·ft · {amountIn('torque', nm, 'lbf·in')} lbf·in
           </p>
+        )}
+        {joint.torque.kind === 'sheet' && joint.torque.fromNm < joint.torque.toNm && (
+          <p>{rangeIn(joint.torque)}</p>
         )}
         <p>
           {pull && pull.percent < 100 && full !== undefined && (
