@@ -31,6 +31,9 @@ function barsExtent({ bars }: RackAt): StepExtent {
   return { x0: x0 - wider, x1: x1 + wider, y0: -halfY, y1: halfY }
 }
 
+/** How far ahead of the front bar its tape is drawn, where it is read from a mark. */
+const FROM_MARK = 140
+
 /** The step's own little drawing: which corners it is about, in which order they are pulled, and what is taped. */
 export function StepDrawing({
   step,
@@ -59,7 +62,8 @@ function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progr
     : rack.feet.map((foot) => ({ name: foot.corner, ...at(foot.xMm, foot.yMm) }))
   const order = own ? [...new Set(own.pulls.map(({ at: place }) => place))] : []
   const about = new Set(rack.feet.filter(({ id }) => step.footIds.includes(id)).map(({ corner }) => corner))
-  const measured = task.kind === 'measure'
+  const taped = new Set(task.kind === 'measure' ? task.pairs.flatMap((ask) => ask.taped) : [])
+  const isSpread = taped.has('spreadLeft')
   const corners = spots.length >= 4 ? [spots[0], spots[1], spots.at(-2), spots.at(-1)] : []
   const [lf, rf, lr, rr] = corners
   return (
@@ -102,12 +106,14 @@ function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progr
             </g>
           )
         })}
-      {measured && lf && rf && lr && rr && (
+      {lf && rf && lr && rr && (
         <g className="bay-tape">
-          <path d={`M ${lf.x} ${lf.y} L ${lr.x} ${lr.y}`} />
-          <path d={`M ${rf.x} ${rf.y} L ${rr.x} ${rr.y}`} />
-          <path d={`M ${lf.x} ${lf.y} L ${rr.x} ${rr.y}`} />
-          <path d={`M ${rf.x} ${rf.y} L ${lr.x} ${lr.y}`} />
+          {isSpread && <path d={`M ${lf.x} ${lf.y} L ${lr.x} ${lr.y}`} />}
+          {isSpread && <path d={`M ${rf.x} ${rf.y} L ${rr.x} ${rr.y}`} />}
+          {taped.has('diagonalLeft') && <path d={`M ${lf.x} ${lf.y} L ${rr.x} ${rr.y}`} />}
+          {taped.has('diagonalRight') && <path d={`M ${rf.x} ${rf.y} L ${lr.x} ${lr.y}`} />}
+          {!isSpread && taped.has('frontAtLeft') && <path d={`M ${lf.x - FROM_MARK} ${lf.y} H ${lf.x}`} />}
+          {!isSpread && taped.has('frontAtRight') && <path d={`M ${rf.x - FROM_MARK} ${rf.y} H ${rf.x}`} />}
         </g>
       )}
       {spots.map(({ name, x, y }) => {
