@@ -48,7 +48,8 @@ export {
   type StepState,
   waitsFor,
 } from '../bay/session'
-export { datumOf, plannedReading } from '../bay/squareness/taped'
+export { rangeOf } from '../bay/torque/reading'
+export { datumOf, plannedReading, usualFrom } from '../bay/squareness/taped'
 export { isClosedBySign, isPlaceRight, placesSeen, signAt, wrongSigns } from '../bay/torque/sign-choices'
 export { lastPass } from '../bay/torque/passes'
 export { restsOf } from '../bay/waits'

@@ -180,6 +180,16 @@ export const FACTS: Readonly<Record<FactName, FactKind>> = {
     of: (step, survey) => barsOf(step, survey).map(({ bar }) => ({ key: bar.id, value: bar.xMm })),
     old: movedBy(PLACE_MM),
   },
+  sheetMark: {
+    say: 'the mark that its sheet measures from',
+    of: ({ task }) =>
+      task.kind === 'measure'
+        ? task.pairs.flatMap(({ id, pair: { sheetMark } }) =>
+            sheetMark ? [{ key: id, value: `${sheetMark.what} ${sheetMark.frontMm}` }] : [],
+          )
+        : [],
+    old: differs,
+  },
   feet: {
     say: 'where the feet stand',
     of: ({ rackId }, { feet, racks }) => {

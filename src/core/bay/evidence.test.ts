@@ -167,6 +167,14 @@ describe('evidence grows old with what it hung on, and with nothing else (B6)', 
       ['torque of a rack', 'the count', TOLD],
     ],
     [
+      'a mark that its sheet measures from',
+      (plan) => ({
+        ...plan,
+        racks: plan.racks.map((rack) => ({ ...rack, sheetMark: { what: 'glass edge', frontMm: 231 } })),
+      }),
+      ['squareness', TOLD],
+    ],
+    [
       'the hatch described anew',
       (plan) => ({
         ...plan,

@@ -36,7 +36,7 @@ const HANGS_ON: { readonly [K in Kind]: (task: Extract<Task, { kind: K }>, step:
     evidence: 'what was started by hand',
     on: ofThing(step) ? ['thing', 'stands'] : ['parts'],
   }),
-  measure: () => ({ evidence: 'squareness', on: ['bars', 'parts'] }),
+  measure: () => ({ evidence: 'squareness', on: ['bars', 'parts', 'sheetMark'] }),
   torque: ({ group }) =>
     group.joint.owner.of === 'part'
       ? { evidence: 'torque of a rack', on: ['figure', 'bars', 'feet', 'parts'] }

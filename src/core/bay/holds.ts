@@ -126,22 +126,16 @@ function* ownHolds(
       if (open) yield hold(UNMARKED, `Look at the mark at ${open.at} first, or say what differs.`)
       return
     }
-    case 'measure':
-      if (
-        task.pairs.some((ask) => {
+    case 'measure': {
+      const open = task.pairs
+        .flatMap((ask) => {
           const readings = progress.measured.get(`${step.id} ${ask.id}`)
-          return mustTape(ask).some((name) => readings?.[name] === undefined)
+          return mustTape(ask).filter(({ names }) => names.some((name) => readings?.[name] === undefined))
         })
-      )
-        yield hold(
-          'measure',
-          task.pairs.some((ask) => mustTape(ask).includes('spreadLeft'))
-            ? 'Measure at least both spreads, or say what differs.'
-            : task.pairs.some((ask) => mustTape(ask).includes('frontAtLeft'))
-              ? 'Measure the front bar’s place at both feet, or say what differs.'
-              : 'Measure both ends of each bar, or say what differs.',
-        )
+        .at(0)
+      if (open) yield hold('measure', `${open.say}, or say what differs.`)
       return
+    }
     case 'prove': {
       const asked = askedOf(task.item)
       const open = asked.find(({ id }) => !progress.proved.has(id))

@@ -4,7 +4,7 @@ import { NOTHING_DONE } from '../log/record'
 import { USUAL_BAY } from '../plan/schema/house'
 import { phraseText } from '../units/phrase'
 import { survey } from '../survey/survey'
-import { markedPlacesWords, markedPlaceWords } from './marked-places'
+import { markedPlacesWords, markedPlaceWords, placesOfBars } from './marked-places'
 import { marksOf } from './marks'
 import { stepFindings } from './step-findings'
 import { jobSteps } from './steps/job-steps'
@@ -136,6 +136,23 @@ describe('marked pieces', () => {
     if (own?.task.kind !== 'marks') throw new Error('Its bars are marked.')
     const [front, rear] = own.task.asks
     expect(own.task.asks.map(({ at, mark }) => [at, mark])).toEqual([
+      ['Front bar', 'for the front'],
+      ['Rear bar', 'for the rear'],
+    ])
+    // A plan that has them exchanged asks for no exchanged bars: where one goes is said by its mark.
+    const exchanged = {
+      ...plan,
+      racks: plan.racks.map((rack) =>
+        rack.kind === 'bars'
+          ? { ...rack, bars: rack.bars.map((bar, i) => ({ ...bar, name: 'Bar', end: ends[1 - i] })) }
+          : rack,
+      ),
+    }
+    expect(
+      survey(exchanged)
+        .racks.flatMap(placesOfBars)
+        .map(({ at, mark }) => [at, mark]),
+    ).toEqual([
       ['Front bar', 'for the front'],
       ['Rear bar', 'for the rear'],
     ])

@@ -105,12 +105,16 @@ function placesOfPart({ work, role }: Part, corners: readonly string[]): readonl
     : []
 }
 
-const END_MARK = { front: 'for the front', rear: 'for the rear' } as const
+/** Where a bar goes that is marked for an end, whatever it is called and wherever the plan has it. */
+const BAR_PLACES = {
+  front: { at: 'Front bar', piece: 'bar', mark: 'for the front' },
+  rear: { at: 'Rear bar', piece: 'bar', mark: 'for the rear' },
+} as const satisfies Record<string, MarkedPlace>
 
-/** Bars that are marked for one end each: the one for the front stands in front. */
+/** The places of bars that are marked for one end each. */
 export const placesOfBars = ({ bars }: RackAt): readonly MarkedPlace[] =>
-  bars.flatMap(({ bar }) =>
-    bar.end === undefined ? [] : [{ at: bar.name, piece: 'bar', mark: END_MARK[bar.end] }],
+  (['front', 'rear'] as const).flatMap((end) =>
+    bars.some(({ bar }) => bar.end === end) ? [BAR_PLACES[end]] : [],
   )
 
 /** Every mark that is to be looked at before a rack is set on. */

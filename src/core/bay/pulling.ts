@@ -38,12 +38,14 @@ export function badPull(step: Step, progress: BayProgress): Pull | undefined {
   const { group } = step.task
   const { joint, pulls } = group
   const last = lastPass(group)
+  const answered = placeAnswers(step, progress)
   return (
     pulls.find((pull) => badReading(step, pull, progress) === 'over') ??
     pulls.find((pull) => badReading(step, pull, progress) !== undefined) ??
     pulls.find(
       ({ at, pass }) =>
         pass === last &&
+        !answered.has(at) &&
         progress.wrong.has(signKey(joint.id, at)) &&
         progress.torqued.has(pullKey(joint.id, at, pass)),
     )

@@ -172,6 +172,11 @@ describe('a knob that wants reading and notch', () => {
         how: 'click',
       }))
     const of = { jointId: joint.id, what: joint.name, spot: 'LHF' }
+    // Nor where it was seen to be wrong before its last pull.
+    const early = progressAfter(...clicked, { ...of, kind: 'placeWrong', seen: 'the notch is not in line' })
+    expect(openPulls(knob.step, early).filter(({ at }) => at === 'LHF')).toMatchObject([
+      { pass: lastPass(knob.group) },
+    ])
     const pulled = progressAfter(
       ...clicked,
       { ...of, kind: 'torqued', pass: lastPass(knob.group), percent: 100, nm: 3.6 },

@@ -11,7 +11,7 @@ import { passPress } from './pulling'
 import { jobSteps } from './steps/job-steps'
 import { mustTape } from './steps/pairs'
 import type { Step } from './steps/step'
-import { plannedReading, type PlannedPair } from './squareness/taped'
+import { plannedReading, usualFrom, type PlannedPair } from './squareness/taped'
 import { aimNm } from './torque/joint'
 import { signsWanted, wantsReadings } from './wanted'
 
@@ -43,18 +43,27 @@ function evidenceFor(step: Step, survey: Survey): WorkedEvent[] {
         write({ kind: 'marksSeen', stepId: step.id, title: step.title, places: [{ id, at, what, mark }] })
       return events
     case 'measure':
-      for (const ask of task.pairs)
+      for (const ask of task.pairs) {
+        const wanted = mustTape(ask).flatMap(({ names }) => names)
+        const from = Object.fromEntries(
+          wanted.flatMap((key) => {
+            const usual = usualFrom(ask.pair, key)
+            return usual ? [[key, usual] as const] : []
+          }),
+        )
         write({
           kind: 'measured',
           stepId: step.id,
           pairId: ask.id,
           readings: Object.fromEntries(
-            mustTape(ask).map((key) => [
+            wanted.map((key) => [
               key,
-              [Math.round(plannedReading(withCaps(ask.pair), key) ?? EVEN_MM)],
+              [Math.round(plannedReading(withCaps(ask.pair), key, usualFrom(ask.pair, key)) ?? EVEN_MM)],
             ]),
           ),
+          ...(Object.keys(from).length > 0 && { from }),
         })
+      }
       return events
     case 'channel':
       write({ kind: 'channelSeen', barId: task.channel.barId, what: task.channel.channel.name, inside: [] })

@@ -62,9 +62,9 @@ const TORQUE_SOURCE: Field = {
   parse: ({ kind, page }, was) => {
     if (kind === undefined && page === undefined) return { value: undefined }
     if (kind === 'otherRack') return { value: { kind, rack: page ?? 'another rack' } }
-    const { page: _, rack: _rack, ...before } = rawOf(was)
+    const { page: _, rack: otherRack, ...before } = rawOf(was)
     // The name of the other rack is no page of this one's papers.
-    const own = before['kind'] === 'otherRack' && page === _rack ? undefined : page
+    const own = before['kind'] === 'otherRack' && page === otherRack ? undefined : page
     const said = kind ?? (before['kind'] === 'otherRack' ? 'sheet' : (before['kind'] ?? 'sheet'))
     return { value: { ...before, kind: said, ...(own === undefined ? {} : { page: own }) } }
   },

@@ -91,6 +91,8 @@ export interface JobDraft {
   wrong: Map<string, string>
   /** Pulls done, by `joint spot pass`. */
   torqued: Map<string, Pulled>
+  /** Which of those pulls went to the whole figure. */
+  fullPulls: Set<string>
   /** The highest reading at each place since somebody last looked at it, N·m, by `joint spot`: a lower one later forgives it nothing. */
   highest: Map<string, number>
   /** What somebody found at places that were tightened over their figure. */
@@ -123,6 +125,7 @@ export const emptyJob = (): JobDraft => ({
   measured: new Map(),
   wrong: new Map(),
   torqued: new Map(),
+  fullPulls: new Set(),
   highest: new Map(),
   overLooks: [],
   weighed: new Map(),

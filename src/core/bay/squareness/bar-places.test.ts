@@ -3,7 +3,7 @@ import type { ReadingsFrom } from '../../log/record'
 import type { Readings } from '../../log/taped'
 import { phraseText } from '../../units/phrase'
 import { squarenessFindings } from './squareness'
-import { datumOf, plannedReading, type PlannedPair } from './taped'
+import { datumOf, plannedReading, usualFrom, type PlannedPair } from './taped'
 
 const bar = { lengthMm: 1300, profileMm: 70, capMm: 5, acrossMm: 1100 }
 const pair: PlannedPair = {
@@ -80,8 +80,24 @@ describe('a bar’s place along', () => {
         /^findOut: .* 12 mm more than planned\. .*from the end or from the line\? Say which\.$/,
       )
     expect(said(read, { frontAtLeft: end, frontAtRight: end }, own)[0]).toMatch(
-      /^clear: Front bar: 300 mm on the left, 300 mm on the right/,
+      /^clear: Front bar: 231 mm on the left, 231 mm on the right behind the mark of its sheet \(glass edge\), planned 231 mm/,
     )
+    // Only the plan says where that mark is: what was read from it is held against nothing read from elsewhere.
+    const mixed = said({ frontAtLeft: [231], frontAtRight: [300] }, { frontAtLeft: line }, own)
+    expect(mixed).toEqual([
+      'findOut: Front bar: one foot was read from the mark of its sheet and the other was not. Read both from one mark.',
+    ])
+    const apart = { frontAtLeft: [231], frontAtRight: [231], rearAtLeft: [310], rearAtRight: [310] }
+    const front = { frontAtLeft: line, frontAtRight: line }
+    expect(said(apart, front, own).filter((each) => each.includes('one place'))).toEqual([])
+    // A mark that the sheet names no more says nothing.
+    expect(said({ frontAtLeft: [231], frontAtRight: [231] }, front)).toEqual([])
+    expect(plannedReading(pair, 'frontAtLeft', line)).toBeUndefined()
+    expect([
+      usualFrom(own, 'frontAtLeft'),
+      usualFrom(own, 'spreadLeft'),
+      usualFrom(pair, 'frontAtLeft'),
+    ]).toEqual([line, undefined, undefined])
   })
 
   it('of both bars at one place cannot be: from which edge is asked, and no bar is moved', () => {

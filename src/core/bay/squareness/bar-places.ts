@@ -4,7 +4,7 @@ import { deg, mm } from '../../units/phrase'
 import { squareness } from '../../survey/bars/bar-squareness'
 import { endsToMove, type JudgedReading, type Middles } from './bar-readings'
 import { PUT_RIGHT } from './put-right'
-import { barPlaceOf, type PlannedPair } from './taped'
+import { barPlaceOf, toldFrom, type PlannedPair } from './taped'
 
 /** Where one bar stands at either foot, behind the windscreen's upper edge, mm; nothing of a side that was not read. */
 export function placesOf(
@@ -30,6 +30,18 @@ export function placed(
   const bar = pair[which]
   const [left, right] = placesOf(pair, middles, from, which)
   if (left === undefined || right === undefined) return []
+  const [atLeft, atRight] = PLACES[which]
+  const base = toldFrom(pair, from[atLeft])
+  if (base.xMm !== toldFrom(pair, from[atRight]).xMm)
+    return [
+      {
+        what: `${which} placed`,
+        severity: 'findOut',
+        say: [
+          `${bar.name}: one foot was read from the mark of its sheet and the other was not. Read both from one mark.`,
+        ],
+      },
+    ]
   const apart = right - left
   const mean = (left + right) / 2 - bar.xMm
   const { skewDeg } = squareness(left, right, bar.acrossMm)
@@ -46,11 +58,11 @@ export function placed(
       limitMm: pair.toleranceMm,
       say: [
         `${bar.name}: `,
-        mm(left),
+        mm(left - base.xMm),
         ' on the left, ',
-        mm(right),
-        ' on the right behind the windscreen’s upper edge, planned ',
-        mm(bar.xMm),
+        mm(right - base.xMm),
+        ` on the right behind ${base.words}, planned `,
+        mm(bar.xMm - base.xMm),
         '; ',
         mm(Math.abs(apart)),
         ' apart (',
@@ -78,6 +90,7 @@ export function placedAlone(pair: PlannedPair, middles: Middles, from: ReadingsF
     const at = left ?? right
     if (at === undefined || (left !== undefined && right !== undefined)) return []
     const of = PLACES[which][left === undefined ? 1 : 0]
+    const base = toldFrom(pair, from[of])
     return [
       {
         what: `${which} placed alone`,
@@ -87,9 +100,9 @@ export function placedAlone(pair: PlannedPair, middles: Middles, from: ReadingsF
         limitMm: xMm,
         say: [
           `${TAPED_NAME[of]}: `,
-          mm(at),
-          ' behind the windscreen’s upper edge, planned ',
-          mm(xMm),
+          mm(at - base.xMm),
+          ` behind ${base.words}, planned `,
+          mm(xMm - base.xMm),
           '; read the other foot too.',
         ],
       },

@@ -3,7 +3,7 @@ import { PLACES, TAPED_NAME, TAPED, type Readings, type Taped } from '../../log/
 import { readingsSummary } from '../../plan/schema/measurement'
 import { mm, type Phrase } from '../../units/phrase'
 import { placesOf } from './bar-places'
-import { plannedReading, type PlannedPair } from './taped'
+import { plannedReading, toldFrom, type PlannedPair } from './taped'
 import type { JudgedReading, Middle, Middles } from './bar-readings'
 
 /**
@@ -186,6 +186,9 @@ function placesApart(pair: PlannedPair, middles: Middles, from: ReadingsFrom): I
   return sides.flatMap(({ side, i, spread }): Impossible[] => {
     const [a, b] = [front[i], rear[i]]
     if (a === undefined || b === undefined) return []
+    // Where the sheet's mark is, nobody has measured: a place read from it is held against no place read from another.
+    const [ofFront, ofRear] = [from[PLACES.front[i]], from[PLACES.rear[i]]]
+    if (toldFrom(pair, ofFront).xMm !== toldFrom(pair, ofRear).xMm) return []
     const apart = b - a
     const readings = [PLACES.front[i], PLACES.rear[i]]
     const least = (pair.front.profileMm + pair.rear.profileMm) / 2

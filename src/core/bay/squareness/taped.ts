@@ -1,6 +1,6 @@
 import type { HeldBy } from '../../kinds/attachment'
 import type { ReadFrom } from '../../log/read-from'
-import type { Taped } from '../../log/taped'
+import { isPlace, type Taped } from '../../log/taped'
 
 /** One of two bars that are taped against each other, mm. */
 export interface PairBar {
@@ -89,13 +89,16 @@ export function datumOf(pair: PlannedPair, taped: Taped, from?: ReadFrom): strin
 const overhang = ({ lengthMm, acrossMm, capMm }: PairBar, { footWidthMm }: PlannedPair) =>
   capMm === undefined ? undefined : (lengthMm - acrossMm - footWidthMm) / 2 - capMm
 
-/** Where a mark from which a bar's place is read stands behind the windscreen's upper edge, mm. The sheet's own is where the front bar's planned place puts it. */
-function edgeMm({ rearEdgeMm, sheetMark, front }: PlannedPair, from?: ReadFrom): number {
+/**
+ * Where a mark from which a bar's place is read stands behind the windscreen's upper edge, mm. The sheet's own is where the
+ * front bar's planned place puts it, for nobody has measured that mark; nothing where the sheet names none any more.
+ */
+function edgeMm({ rearEdgeMm, sheetMark, front }: PlannedPair, from?: ReadFrom): number | undefined {
   switch (from?.edge?.is) {
     case 'rear':
       return rearEdgeMm
     case 'sheet':
-      return front.xMm - (sheetMark?.frontMm ?? front.xMm)
+      return sheetMark && front.xMm - sheetMark.frontMm
     case 'mark':
       return from.edge.xMm
     case undefined:
@@ -103,14 +106,31 @@ function edgeMm({ rearEdgeMm, sheetMark, front }: PlannedPair, from?: ReadFrom):
   }
 }
 
+/** From what a place is told: the sheet's mark where it was read from that, for only the plan says where that mark is. */
+export function toldFrom(
+  pair: PlannedPair,
+  from?: ReadFrom,
+): { readonly xMm: number; readonly words: string } {
+  const { sheetMark } = pair
+  return from?.edge?.is === 'sheet' && sheetMark
+    ? { xMm: edgeMm(pair, from) ?? 0, words: `the mark of its sheet (${sheetMark.what})` }
+    : { xMm: 0, words: 'the windscreen’s upper edge' }
+}
+
+/** From what each is read as long as nobody has said: a bar's place from the mark that the sheet names. */
+export const usualFrom = ({ sheetMark }: PlannedPair, taped: Taped): ReadFrom | undefined =>
+  sheetMark && isPlace(taped) ? { edge: { is: 'sheet' } } : undefined
+
 /** A bar's place behind the windscreen's upper edge by what was read from a mark, mm. From a mark behind the bar it is read forward. */
-export function barPlaceOf(pair: PlannedPair, bar: PairBar, mm: number, from?: ReadFrom): number {
+export function barPlaceOf(pair: PlannedPair, bar: PairBar, mm: number, from?: ReadFrom): number | undefined {
   const edge = edgeMm(pair, from)
+  if (edge === undefined) return undefined
   return edge > bar.xMm || from?.edge?.is === 'rear' ? edge - mm : edge + mm
 }
 
-function distanceTo(pair: PlannedPair, { xMm }: PairBar, from?: ReadFrom): number {
-  return Math.abs(edgeMm(pair, from) - xMm)
+function distanceTo(pair: PlannedPair, { xMm }: PairBar, from?: ReadFrom): number | undefined {
+  const edge = edgeMm(pair, from)
+  return edge === undefined ? undefined : Math.abs(edge - xMm)
 }
 
 function plannedLength(pair: PlannedPair, taped: Taped, from?: ReadFrom): number | undefined {

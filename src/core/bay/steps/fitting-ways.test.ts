@@ -81,8 +81,15 @@ describe('two ways of fitting', () => {
     const surveyed = survey(marked)
     const [ask] = surveyed.racks.flatMap((rack) => pairsOf(surveyed, rack))
     if (!ask) throw new Error('Nothing is read.')
-    expect(mustTape(ask)).toEqual(['frontAtLeft', 'frontAtRight'])
+    expect(mustTape(ask).map(({ names }) => names)).toEqual([['frontAtLeft', 'frontAtRight']])
     expect(ask.taped.filter((name) => name.startsWith('spread'))).toEqual([])
+    // Where bars are taped too, one does not stand for the other.
+    const both = fitted(marked, { squaring: 'taped' })
+    const [taped] = survey(both).racks.flatMap((rack) => pairsOf(survey(both), rack))
+    expect(taped && mustTape(taped).map(({ say }) => say)).toEqual([
+      'Measure at least both spreads',
+      'Measure the front bar’s place at both feet',
+    ])
     const own = stepsOf(marked).find(({ key }) => key === 'square')
     expect(own?.title).toBe('Measure from its sheet’s mark')
     expect(keysOf(stepsOf(plainJob('hookPoint', 'bars')), marked.racks[0]?.id ?? '')).not.toContain('square')

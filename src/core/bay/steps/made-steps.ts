@@ -41,30 +41,31 @@ const placedOnSetting = ({ at }: RackWork): boolean =>
   isPlacedByVehicle(at) &&
   at.bars.every(({ attachment }) => attachment === undefined || !hasNotches(attachment))
 
+const FROM_MARK = 'The front bar at both feet, from the mark of its sheet to the bar’s middle.'
+const BEFORE_TIGHT = 'Correct every error before anything is tightened.'
+
 const squareWords = (pairs: readonly PairAsk[]): { readonly title: string; readonly detail: string } => {
   const taped = new Set(pairs.flatMap((pair) => pair.taped))
+  const marked = pairs.some(({ pair }) => pair.sheetMark !== undefined)
+  const also = marked ? `${FROM_MARK} ` : ''
   if (taped.has('spreadLeft'))
     return {
       title: MADE_TITLE.square,
-      detail:
-        'Both sides from the same marks, then both diagonals. Correct every error before anything is tightened.',
+      detail: `${also}Both sides from the same marks, then both diagonals. ${BEFORE_TIGHT}`,
     }
   if (taped.has('frontOverLeft'))
     return {
       title: 'Measure the ends of the bars',
-      detail:
-        'The vehicle places the bars along: only their ends and legs are measured. Correct every error before anything is tightened.',
+      detail: marked
+        ? `${also}The vehicle places the bars along: their ends and legs are measured besides. ${BEFORE_TIGHT}`
+        : `The vehicle places the bars along: only their ends and legs are measured. ${BEFORE_TIGHT}`,
     }
-  if (taped.has('frontAtLeft'))
+  if (marked)
     return {
       title: 'Measure from its sheet’s mark',
-      detail:
-        'The front bar at both feet, from the mark to the bar’s middle; then whether each bar is level. Correct every error before anything is tightened.',
+      detail: `${also}Heights under the bars say whether each is level. ${BEFORE_TIGHT}`,
     }
-  return {
-    title: 'Measure the legs',
-    detail: 'Each leg from the same mark. Correct every error before anything is tightened.',
-  }
+  return { title: 'Measure the legs', detail: `Each leg from the same mark. ${BEFORE_TIGHT}` }
 }
 
 const channels = ({ at }: RackWork, where: typeof hasChannel): boolean =>

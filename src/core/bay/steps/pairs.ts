@@ -87,8 +87,27 @@ export function pairsOf(survey: Survey, at: RackAt): PairAsk[] {
   return asks.filter(({ taped }) => taped.length > 0)
 }
 
-/** What of a pair has to be read before it is done: both spreads, or where nobody tapes those the ends of the bars, the front bar's place, else the legs. */
-export function mustTape({ taped }: PairAsk): readonly Taped[] {
-  const asked = (names: readonly Taped[]) => names.filter((name) => taped.includes(name))
-  return [SPREADS, OVERHANGS, PLACES.front, LEGS].map(asked).find((names) => names.length > 0) ?? []
+/** What has to be read, the first of these that is asked at all, in words. */
+const WANTED = [
+  { names: SPREADS, say: 'Measure at least both spreads' },
+  { names: OVERHANGS, say: 'Measure both ends of each bar' },
+  { names: LEGS, say: 'Measure every leg' },
+] as const
+const FROM_MARK = { names: PLACES.front, say: 'Measure the front bar’s place at both feet' } as const
+
+interface MustTape {
+  readonly names: readonly Taped[]
+  readonly say: string
+}
+
+/**
+ * What of a pair has to be read before it is done: the front bar's place where its sheet names a mark for it, and both spreads,
+ * or where nobody tapes those the ends of the bars; legs where nothing else is read.
+ */
+export function mustTape({ taped, pair }: PairAsk): readonly MustTape[] {
+  const fromMark = pair.sheetMark === undefined ? [] : [FROM_MARK]
+  const usual = WANTED.filter(({ names }) => names.some((name) => taped.includes(name))).slice(0, 1)
+  return [...usual.filter(({ names }) => names !== LEGS || fromMark.length === 0), ...fromMark].map(
+    ({ names, say }) => ({ say, names: names.filter((name) => taped.includes(name)) }),
+  )
 }

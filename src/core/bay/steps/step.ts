@@ -52,6 +52,7 @@ export type WeighTarget =
 export type FactName =
   | 'figure'
   | 'bars'
+  | 'sheetMark'
   | 'feet'
   | 'parts'
   | 'marks'

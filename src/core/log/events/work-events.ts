@@ -122,7 +122,10 @@ export const ofWorkEvents = {
     line: (event) =>
       `${event.what}, ${event.spot}, pass ${event.pass} (${event.percent} %): ${event.nm === undefined ? pullWords(event.how) : `${tidy(event.nm)} N·m${asTyped(event.typed)}`}`,
     changes: ({ job }, event) => {
-      job.torqued.set(pullKey(event.jointId, event.spot, event.pass), {
+      const pull = pullKey(event.jointId, event.spot, event.pass)
+      if (event.percent === 100) job.fullPulls.add(pull)
+      else job.fullPulls.delete(pull)
+      job.torqued.set(pull, {
         nm: event.nm,
         how: event.nm === undefined ? event.how : 'reading',
         tool: event.tool,
@@ -181,15 +184,15 @@ export const ofWorkEvents = {
       seen: words,
     },
     line: ({ what, spot, seen }) => `${what}, ${spot}: ${seen}`,
-    // What was seen or felt at the last pass counts no more; what a wrench has read stays, and so do the passes before.
+    // What was seen or felt at the whole figure counts no more; what a wrench has read stays, and so do the passes before.
     changes: ({ job }, { jointId, spot, seen }) => {
       const place = signKey(jointId, spot)
       job.wrong.set(place, seen)
       job.signs.delete(place)
-      const last = Array.from({ length: PASSES_MOST }, (_, i) => pullKey(jointId, spot, i + 1)).findLast(
-        (pull) => job.torqued.has(pull),
-      )
-      if (last !== undefined && job.torqued.get(last)?.nm === undefined) job.torqued.delete(last)
+      for (let pass = 1; pass <= PASSES_MOST; pass += 1) {
+        const pull = pullKey(jointId, spot, pass)
+        if (job.fullPulls.has(pull) && job.torqued.get(pull)?.nm === undefined) job.torqued.delete(pull)
+      }
       forgetPlaces(job, jointId, [spot])
     },
     subject: ({ jointId, spot }) => [jointId, spot],

@@ -14,6 +14,7 @@ import {
   type Step,
   type Taped,
   TAPED_NAME,
+  usualFrom,
 } from '@/core/api/fit'
 import { mm, phraseText, type Plan, readingsSummary, typedElsewhere } from '@/core/api/plan'
 import { planStore } from '@/ui/state/plan-store'
@@ -86,9 +87,7 @@ function Reading({
   const list = readings[taped] ?? []
   // Chosen before the first reading is typed.
   const { sheetMark } = ask.pair
-  const [chosen, setChosen] = useState<ReadFrom | undefined>(
-    readFrom[taped] ?? (isPlace(taped) && sheetMark !== undefined ? { edge: { is: 'sheet' } } : undefined),
-  )
+  const [chosen, setChosen] = useState(readFrom[taped] ?? usualFrom(ask.pair, taped))
   const from = readFrom[taped] ?? chosen
   const planned = plannedReading(ask.pair, taped, from)
   const { middleMm, scatterMm } = readingsSummary(list)

@@ -64,6 +64,7 @@ function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progr
   const about = new Set(rack.feet.filter(({ id }) => step.footIds.includes(id)).map(({ corner }) => corner))
   const taped = new Set(task.kind === 'measure' ? task.pairs.flatMap((ask) => ask.taped) : [])
   const isSpread = taped.has('spreadLeft')
+  const isFromMark = task.kind === 'measure' && task.pairs.some(({ pair }) => pair.sheetMark !== undefined)
   const corners = spots.length >= 4 ? [spots[0], spots[1], spots.at(-2), spots.at(-1)] : []
   const [lf, rf, lr, rr] = corners
   return (
@@ -112,8 +113,8 @@ function RackDrawing({ rack, step, progress }: { rack: RackAt; step: Step; progr
           {isSpread && <path d={`M ${rf.x} ${rf.y} L ${rr.x} ${rr.y}`} />}
           {taped.has('diagonalLeft') && <path d={`M ${lf.x} ${lf.y} L ${rr.x} ${rr.y}`} />}
           {taped.has('diagonalRight') && <path d={`M ${rf.x} ${rf.y} L ${lr.x} ${lr.y}`} />}
-          {!isSpread && taped.has('frontAtLeft') && <path d={`M ${lf.x - FROM_MARK} ${lf.y} H ${lf.x}`} />}
-          {!isSpread && taped.has('frontAtRight') && <path d={`M ${rf.x - FROM_MARK} ${rf.y} H ${rf.x}`} />}
+          {isFromMark && <path d={`M ${lf.x - FROM_MARK} ${lf.y} H ${lf.x}`} />}
+          {isFromMark && <path d={`M ${rf.x - FROM_MARK} ${rf.y} H ${rf.x}`} />}
         </g>
       )}
       {spots.map(({ name, x, y }) => {

@@ -13,6 +13,7 @@ import {
   placeAnswers,
   pullKey,
   pullWord,
+  rangeOf,
   recheckWords,
   signWords,
   type Step,
@@ -69,6 +70,7 @@ export function TorqueFigure({ step, progress }: { step: Step; progress: BayProg
   const pull = badPull(step, progress) ?? nextPull(step, progress)
   const full = aimNm(joint.torque)
   const nm = pull ? pull.nm : full
+  const range = rangeOf(joint)
   return (
     <div className="flex flex-wrap items-center gap-x-[1.6rem] gap-y-[0.3rem] pt-[0.4rem] text-lead [&_>_div]:flex-[1_1_20rem]">
       <p data-fit="number" className="text-[6.4rem] leading-[0.95] font-[760] [font-stretch:108%]">
@@ -81,8 +83,8 @@ export function TorqueFigure({ step, progress }: { step: Step; progress: BayProg
             {amountIn('torque', nm, 'lbf·ft')} lbf·ft · {amountIn('torque', nm, 'lbf·in')} lbf·in
           </p>
         )}
-        {joint.torque.kind === 'sheet' && joint.torque.fromNm < joint.torque.toNm && (
-          <p>{rangeIn(joint.torque)}</p>
+        {range && joint.torque.kind === 'sheet' && joint.torque.fromNm < joint.torque.toNm && (
+          <p>{rangeIn(range)}</p>
         )}
         <p>
           {pull && pull.percent < 100 && full !== undefined && (
