@@ -36,7 +36,7 @@ const SIGN: Variants = {
   choices: [
     ['reading', 'a reading of the wrench'],
     ['clicks', 'its own clicks'],
-    ['handle', 'its handle, shut'],
+    ['handle', 'a handle that straightens'],
     ['notch', 'a notch that meets'],
     ['washerClosed', 'a washer that closes'],
     ['threads', 'threads that show'],

@@ -55,6 +55,8 @@ describe('lengths as people write them', () => {
     ['5 mm 3 in', 'after mm'],
     [`${'9'.repeat(59)}9999`, 'too long'],
     ['12 kg', 'not a unit of length'],
+    ['9/64', 'write 9/64 in, or 9/64 mm'],
+    ['1 ½', 'a fraction without a unit'],
   ])('refuses %j and says how to write it', (text, why) => {
     expect(reason('length', text)).toContain(why)
     expect(reason('length', text)).toContain('31 5/8 in')

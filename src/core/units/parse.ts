@@ -119,6 +119,9 @@ export function parseQuantity(
   const first = leadingAmount(text)
   if ('reason' in first)
     return fail(first.reason === 'no number found' ? `"${typed}" has no number in it.` : first.reason)
+  // Nobody measures fractions of a millimetre: it is a size in inches whose unit was left out.
+  if (first.rest === '' && bare.symbol === 'mm' && /[/⁄]/.test(text))
+    return fail(`"${typed}" is a fraction without a unit: write ${typed} in, or ${typed} mm.`)
   if (first.rest === '') return finish(first.value * bare.factor, `${typed} ${bare.symbol}`)
   const { word, tail } = splitUnit(dimension, first.rest)
   const unit = findUnit(dimension, word)
