@@ -1,4 +1,4 @@
-import { expect, goTo, openPart, saved, shelved, test } from './fixtures'
+import { deeper, expect, goTo, openPart, saved, shelved, test } from './fixtures'
 
 test('a sheet that cannot be saved lists its wrong fields, and leads to each, in a closed part too', async ({
   page,
@@ -60,7 +60,7 @@ test('an attachment that becomes another kind begins as that kind does, and the 
   await expect(points.getByLabel('How it is known').first()).toHaveValue('start')
 })
 
-test('washers stand in the order they were given, and two alike may (F9)', async ({ page }) => {
+test('washers stand in the order they were given, and two alike may (F9)', deeper, async ({ page }) => {
   await page.goto('/rack-form?vehicle=estate')
   const feet = page.getByRole('group', { name: 'Feet' }).first()
   await feet.locator('summary', { hasText: 'Joints and torque' }).click()
@@ -103,7 +103,7 @@ test('a weight is known as the sheet says on top, until somebody chooses how it 
   await expect(how).toHaveValue('guess')
 })
 
-test('a panel that was just added goes with its hinge', async ({ page }) => {
+test('a panel that was just added goes with its hinge', deeper, async ({ page }) => {
   await page.goto('/vehicle')
   await openPart(page, 'Things the load may touch')
   await page.getByLabel('Add something the load may touch').selectOption('tailgate')

@@ -180,21 +180,25 @@ test('a place that is not right is chosen first, and the large key confirms the 
   await expect(page.getByText('0 of 4 places right')).toBeVisible()
 })
 
-test('the handover sheet follows the open plan and its log from another tab', async ({ page, context }) => {
-  await page.goto('/handover?job=demo-yard-van')
-  await expect(page.getByRole('heading', { name: 'Load limits' })).toBeVisible()
-  await expect(page.getByText('Stop: it must not leave like this')).toHaveCount(0)
-  const other = await context.newPage()
-  await other.goto('/load?job=demo-yard-van')
-  await fromMenu(other, 'How it is used')
-  const speed = other.getByLabel('Speed on the road')
-  await speed.fill('180 km/h')
-  await speed.press('Enter')
-  await saved(other)
-  await expect(page.getByText('To be done again')).toBeVisible()
-  await expect(page.getByText(/Drive it: the speed it is to be driven at changed since/)).toBeVisible()
-  await other.close()
-})
+test(
+  'the handover sheet follows the open plan and its log from another tab',
+  deeper,
+  async ({ page, context }) => {
+    await page.goto('/handover?job=demo-yard-van')
+    await expect(page.getByRole('heading', { name: 'Load limits' })).toBeVisible()
+    await expect(page.getByText('Stop: it must not leave like this')).toHaveCount(0)
+    const other = await context.newPage()
+    await other.goto('/load?job=demo-yard-van')
+    await fromMenu(other, 'How it is used')
+    const speed = other.getByLabel('Speed on the road')
+    await speed.fill('180 km/h')
+    await speed.press('Enter')
+    await saved(other)
+    await expect(page.getByText('To be done again')).toBeVisible()
+    await expect(page.getByText(/Drive it: the speed it is to be driven at changed since/)).toBeVisible()
+    await other.close()
+  },
+)
 
 test('a sheet that stays open past midnight has the new day', deeper, async ({ page }) => {
   await page.clock.install({ time: new Date(2026, 5, 1, 23, 59) })

@@ -170,7 +170,7 @@ test('a pad on the wrong corner is said before anything is clamped, and the larg
   await expect(page.getByText(/Pad marked with its own place, icon three dots/)).toBeVisible()
 })
 
-test('says what differs, and then lets the step pass', async ({ page }) => {
+test('says what differs, and then lets the step pass', deeper, async ({ page }) => {
   await page.goto(FIT)
   await expect(done(page)).toBeDisabled()
   await page.getByRole('button', { name: 'Say what differs', exact: true }).click()

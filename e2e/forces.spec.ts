@@ -3,7 +3,7 @@ import { deeper, expect, goTo, inDrawing, openJob, stateButton, test } from './f
 
 const finding = (page: Page, text: RegExp) => page.locator('[data-finding]').filter({ hasText: text })
 
-test('drags a boat outward until a foot lifts, and says so', async ({ page }) => {
+test('drags a boat outward until a foot lifts, and says so', deeper, async ({ page }) => {
   await openJob(page, 'Double boat over cab and bed')
   const boat = inDrawing(page, /^Sea boat/)
   const box = (await boat.boundingBox())!
@@ -52,7 +52,7 @@ test('places sleepers, and the feet follow', deeper, async ({ page }) => {
   await expect(page.getByTestId('sheet').getByText('42.4', { exact: true }).first()).toBeVisible()
 })
 
-test('reads the tie-down list, plans straps, and the list has them', async ({ page }) => {
+test('reads the tie-down list, plans straps, and the list has them', deeper, async ({ page }) => {
   await openJob(page, 'Frame rack for the survey')
   await inDrawing(page, /^Tripod case/).focus()
   await page.getByLabel('How many').selectOption('1')
@@ -75,7 +75,7 @@ test('shows a case of motion in its chart and its table', deeper, async ({ page 
   ).toBeVisible()
 })
 
-test('weighs the worst guess, and the chance narrows', async ({ page }) => {
+test('weighs the worst guess, and the chance narrows', deeper, async ({ page }) => {
   await page.goto('/forces?job=demo-ladder')
   await expect(page.getByTestId('chance')).toBeVisible({ timeout: 30_000 })
   const before = await page.getByTestId('chance').textContent()

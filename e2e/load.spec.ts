@@ -49,48 +49,50 @@ test('moves a box with the mouse, and undoes the whole drag as one step', async 
   await expect(x).toHaveValue('960 mm')
 })
 
-test('Ctrl Z after Enter takes the move back, a second press picks what lies under, and a long boat lies on chosen bars (F14, B11c)', async ({
-  page,
-}) => {
-  await openJob(page, 'A boat and the long box')
-  const boat = inDrawing(page, /^Sea boat/)
-  await boat.focus()
-  const x = page.getByLabel('x in its place')
-  const before = await x.inputValue()
-  await x.fill('40')
-  await x.press('Enter')
-  await expect(x).toHaveValue('40 mm')
-  await x.press('Control+z')
-  await expect(x).toHaveValue(before)
-  await expect(page.getByRole('button', { name: 'Redo' })).toBeEnabled()
-  // What is typed and not taken yet is the field's own to undo.
-  await x.pressSequentially('7')
-  await x.press('Control+z')
-  await expect(page.getByRole('button', { name: 'Redo' })).toBeEnabled()
-  await x.press('Escape')
-  await page.getByRole('button', { name: 'Redo' }).click()
-  await expect(x).toHaveValue('40 mm')
-  // The boat lies over its cradles: pressed again at one place, the next under it is picked.
-  const cradles = inDrawing(page, /^Boat cradles/)
-  const box = (await cradles.boundingBox())!
-  const at = [box.x + box.width / 2, box.y + box.height / 2] as const
-  await expect(boat).toHaveAttribute('aria-pressed', 'true')
-  await page.mouse.click(...at)
-  await expect(cradles).toHaveAttribute('aria-pressed', 'true')
-  await page.mouse.click(...at)
-  await expect(boat).toHaveAttribute('aria-pressed', 'true')
-  await openJob(page, 'Double boat over cab and bed')
-  await inDrawing(page, /^Double sea boat/).focus()
-  await page.getByRole('button', { name: 'Choose bars' }).click()
-  const bars = page.getByRole('dialog', { name: /^Bars under/ })
-  for (const tick of await bars.getByRole('checkbox').all()) await tick.setChecked(true)
-  await bars.getByLabel('Cab rack, Cab rear bar').uncheck()
-  await bars.getByLabel('Bed rack, Bed front bar').uncheck()
-  await bars.getByRole('button', { name: 'Close', exact: true }).click()
-  await expect(page.getByLabel('Stands on').locator('option:checked')).toHaveText(
-    'Cab rack, Cab front bar and Bed rack, Bed rear bar',
-  )
-})
+test(
+  'Ctrl Z after Enter takes the move back, a second press picks what lies under, and a long boat lies on chosen bars (F14, B11c)',
+  deeper,
+  async ({ page }) => {
+    await openJob(page, 'A boat and the long box')
+    const boat = inDrawing(page, /^Sea boat/)
+    await boat.focus()
+    const x = page.getByLabel('x in its place')
+    const before = await x.inputValue()
+    await x.fill('40')
+    await x.press('Enter')
+    await expect(x).toHaveValue('40 mm')
+    await x.press('Control+z')
+    await expect(x).toHaveValue(before)
+    await expect(page.getByRole('button', { name: 'Redo' })).toBeEnabled()
+    // What is typed and not taken yet is the field's own to undo.
+    await x.pressSequentially('7')
+    await x.press('Control+z')
+    await expect(page.getByRole('button', { name: 'Redo' })).toBeEnabled()
+    await x.press('Escape')
+    await page.getByRole('button', { name: 'Redo' }).click()
+    await expect(x).toHaveValue('40 mm')
+    // The boat lies over its cradles: pressed again at one place, the next under it is picked.
+    const cradles = inDrawing(page, /^Boat cradles/)
+    const box = (await cradles.boundingBox())!
+    const at = [box.x + box.width / 2, box.y + box.height / 2] as const
+    await expect(boat).toHaveAttribute('aria-pressed', 'true')
+    await page.mouse.click(...at)
+    await expect(cradles).toHaveAttribute('aria-pressed', 'true')
+    await page.mouse.click(...at)
+    await expect(boat).toHaveAttribute('aria-pressed', 'true')
+    await openJob(page, 'Double boat over cab and bed')
+    await inDrawing(page, /^Double sea boat/).focus()
+    await page.getByRole('button', { name: 'Choose bars' }).click()
+    const bars = page.getByRole('dialog', { name: /^Bars under/ })
+    for (const tick of await bars.getByRole('checkbox').all()) await tick.setChecked(true)
+    await bars.getByLabel('Cab rack, Cab rear bar').uncheck()
+    await bars.getByLabel('Bed rack, Bed front bar').uncheck()
+    await bars.getByRole('button', { name: 'Close', exact: true }).click()
+    await expect(page.getByLabel('Stands on').locator('option:checked')).toHaveText(
+      'Cab rack, Cab front bar and Bed rack, Bed rear bar',
+    )
+  },
+)
 
 test('does a job with the keyboard alone', deeper, async ({ page }) => {
   await openJob(page, 'A boat and the long box')
@@ -155,7 +157,7 @@ test('types a weight in pounds, keeps what was typed, and says what is wrong wit
   await expect(contents).toHaveValue('40 lb')
 })
 
-test('opens the sum behind a cell, and mends a figure there', async ({ page }) => {
+test('opens the sum behind a cell, and mends a figure there', deeper, async ({ page }) => {
   await openJob(page, 'A boat and the long box')
   await page
     .getByRole('button', { name: /^Roof, Road: 81.4 kg of 75 kg, 6.4 kg over, Stop, governs/ })
@@ -227,31 +229,33 @@ test('a bad file dropped anywhere says what is wrong where, and changes nothing'
   await expect(dialog).toContainText('plan is not JSON')
 })
 
-test('keys of one character act in the drawing and the lists alone, and can be turned off', async ({
-  page,
-}) => {
-  await openJob(page, 'A boat and the long box')
-  const trail = stateButton(page, 'Trail')
-  await page.getByRole('link', { name: 'Ypsos, all jobs' }).focus()
-  await page.keyboard.press('2')
-  await expect(trail).toHaveAttribute('aria-pressed', 'false')
-  await inDrawing(page, /^Long box/).focus()
-  await page.keyboard.press('2')
-  await expect(trail).toHaveAttribute('aria-pressed', 'true')
-  await page.keyboard.press('1')
-  await page.goto('/house')
-  await page.getByLabel('Keys of one character').uncheck()
-  await expect.poll(() => shelved(page, 'settings')).toContain('"bareKeys":false')
-  await page.goto('/load?job=demo-boat-and-box')
-  await inDrawing(page, /^Long box/).focus()
-  await page.keyboard.press('2')
-  await page.keyboard.press('Delete')
-  await expect(inDrawing(page, /^Long box/)).toBeVisible()
-  await expect(trail).toHaveAttribute('aria-pressed', 'false')
-  // Keys with Control go on.
-  await page.keyboard.press('Control+k')
-  await expect(page.getByRole('dialog', { name: 'Search everything' })).toBeVisible()
-})
+test(
+  'keys of one character act in the drawing and the lists alone, and can be turned off',
+  deeper,
+  async ({ page }) => {
+    await openJob(page, 'A boat and the long box')
+    const trail = stateButton(page, 'Trail')
+    await page.getByRole('link', { name: 'Ypsos, all jobs' }).focus()
+    await page.keyboard.press('2')
+    await expect(trail).toHaveAttribute('aria-pressed', 'false')
+    await inDrawing(page, /^Long box/).focus()
+    await page.keyboard.press('2')
+    await expect(trail).toHaveAttribute('aria-pressed', 'true')
+    await page.keyboard.press('1')
+    await page.goto('/house')
+    await page.getByLabel('Keys of one character').uncheck()
+    await expect.poll(() => shelved(page, 'settings')).toContain('"bareKeys":false')
+    await page.goto('/load?job=demo-boat-and-box')
+    await inDrawing(page, /^Long box/).focus()
+    await page.keyboard.press('2')
+    await page.keyboard.press('Delete')
+    await expect(inDrawing(page, /^Long box/)).toBeVisible()
+    await expect(trail).toHaveAttribute('aria-pressed', 'false')
+    // Keys with Control go on.
+    await page.keyboard.press('Control+k')
+    await expect(page.getByRole('dialog', { name: 'Search everything' })).toBeVisible()
+  },
+)
 
 test('the plan file of another job, dropped on the bench, opens', deeper, async ({ page }) => {
   await openJob(page, 'Frame rack for the survey')
@@ -271,42 +275,44 @@ test('the plan file of another job, dropped on the bench, opens', deeper, async 
   await expect(page.getByRole('link', { name: /^Frame rack for the survey/ })).toBeVisible()
 })
 
-test('a full browser is said on every screen, the work can be saved to a file, and is kept when there is room', async ({
-  page,
-}) => {
-  await openJob(page, 'A boat and the long box')
-  await saved(page)
-  await page.evaluate(() => {
-    const { put } = IDBObjectStore.prototype
-    const full = () => {
-      throw new DOMException('full', 'QuotaExceededError')
-    }
-    IDBObjectStore.prototype.put = full
-    window.addEventListener('room-again', () => (IDBObjectStore.prototype.put = put))
-  })
-  await page.getByRole('button', { name: 'Take off sea boat' }).click()
-  const alert = page.getByRole('alert').filter({ hasText: "This browser's storage is full." })
-  await expect(alert).toContainText('only in memory: the job A boat and the long box')
-  await expect(stateButton(page, 'Road')).toContainText('Clear')
-  const downloading = page.waitForEvent('download')
-  await alert.getByRole('button', { name: 'Download the job' }).click()
-  const text = await readFile(await (await downloading).path(), 'utf8')
-  expect(text).not.toContain('"gearId": "sea-boat"')
-  await page.getByRole('link', { name: 'Ypsos, all jobs' }).click()
-  await expect(page.getByRole('list', { name: 'Jobs' })).toBeVisible()
-  await expect(alert).toBeVisible()
-  await page.getByRole('link', { name: /A boat and the long box/ }).click()
-  await expect(stateButton(page, 'Road')).toContainText('Clear')
-  await page.evaluate(() => window.dispatchEvent(new Event('room-again')))
-  // Any write that succeeds brings it along; the key does it at once.
-  const again = alert.getByRole('button', { name: 'Try again' })
-  if (await again.isVisible()) await again.click({ timeout: 2000 }).catch(() => undefined)
-  await expect(alert).toHaveCount(0)
-  await page.reload()
-  await expect(stateButton(page, 'Road')).toContainText('Clear')
-})
+test(
+  'a full browser is said on every screen, the work can be saved to a file, and is kept when there is room',
+  deeper,
+  async ({ page }) => {
+    await openJob(page, 'A boat and the long box')
+    await saved(page)
+    await page.evaluate(() => {
+      const { put } = IDBObjectStore.prototype
+      const full = () => {
+        throw new DOMException('full', 'QuotaExceededError')
+      }
+      IDBObjectStore.prototype.put = full
+      window.addEventListener('room-again', () => (IDBObjectStore.prototype.put = put))
+    })
+    await page.getByRole('button', { name: 'Take off sea boat' }).click()
+    const alert = page.getByRole('alert').filter({ hasText: "This browser's storage is full." })
+    await expect(alert).toContainText('only in memory: the job A boat and the long box')
+    await expect(stateButton(page, 'Road')).toContainText('Clear')
+    const downloading = page.waitForEvent('download')
+    await alert.getByRole('button', { name: 'Download the job' }).click()
+    const text = await readFile(await (await downloading).path(), 'utf8')
+    expect(text).not.toContain('"gearId": "sea-boat"')
+    await page.getByRole('link', { name: 'Ypsos, all jobs' }).click()
+    await expect(page.getByRole('list', { name: 'Jobs' })).toBeVisible()
+    await expect(alert).toBeVisible()
+    await page.getByRole('link', { name: /A boat and the long box/ }).click()
+    await expect(stateButton(page, 'Road')).toContainText('Clear')
+    await page.evaluate(() => window.dispatchEvent(new Event('room-again')))
+    // Any write that succeeds brings it along; the key does it at once.
+    const again = alert.getByRole('button', { name: 'Try again' })
+    if (await again.isVisible()) await again.click({ timeout: 2000 }).catch(() => undefined)
+    await expect(alert).toHaveCount(0)
+    await page.reload()
+    await expect(stateButton(page, 'Road')).toContainText('Clear')
+  },
+)
 
-test('a job that is not here, and a board with nothing on it, each say so', async ({ page }) => {
+test('a job that is not here, and a board with nothing on it, each say so', deeper, async ({ page }) => {
   await page.goto('/load?job=no-such-job')
   await expect(page.getByRole('heading', { name: 'This job is not in this browser' })).toBeVisible()
   await page.getByRole('link', { name: 'All jobs' }).click()

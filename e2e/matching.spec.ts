@@ -43,7 +43,7 @@ test('drags a bar along the spread ruler until the finding clears', async ({ pag
   await expect(stateButton(page, 'Road')).toContainText('Stop')
 })
 
-test('does the same with the keyboard, and reads who binds the spread', async ({ page }) => {
+test('does the same with the keyboard, and reads who binds the spread', deeper, async ({ page }) => {
   await openJob(page, 'Box, bike and boat on one spread')
   await handle(page, 'Rear bar').focus()
   for (let i = 0; i < 6; i += 1) await page.keyboard.press('ArrowLeft')
@@ -120,7 +120,7 @@ test('sees the hatch touch, and applies its fix', async ({ page }) => {
 
 test.describe('under reduced motion', () => {
   test.use({ contextOptions: { reducedMotion: 'reduce' } })
-  test('the hatch is drawn open, and does not move', async ({ page }) => {
+  test('the hatch is drawn open, and does not move', deeper, async ({ page }) => {
     await openJob(page, 'Wide box under the hatch')
     await page.getByRole('button', { name: 'Open hatch' }).click()
     const moving = await page
@@ -131,15 +131,19 @@ test.describe('under reduced motion', () => {
   })
 })
 
-test('a clamp that cannot close is given its adapter, which can be taken off again', async ({ page }) => {
-  await openJob(page, 'Pod with thin clamps on heavy bars')
-  await fixKey(page, 'Put Saddle adapters for heavy bars under short pod, thin clamps').click()
-  await expect(page.locator('#path').getByText(/Short pod, thin clamps does not hold/)).toHaveCount(0)
-  await expect(page.getByRole('button', { name: /^Saddle adapters for heavy bars, Road/ })).toBeVisible()
-  await inDrawing(page, /^Short pod/).focus()
-  await page.getByRole('button', { name: 'Take off saddle adapters for heavy bars' }).click()
-  await expect(page.locator('#path').getByText(/Short pod, thin clamps does not hold/)).toBeVisible()
-})
+test(
+  'a clamp that cannot close is given its adapter, which can be taken off again',
+  deeper,
+  async ({ page }) => {
+    await openJob(page, 'Pod with thin clamps on heavy bars')
+    await fixKey(page, 'Put Saddle adapters for heavy bars under short pod, thin clamps').click()
+    await expect(page.locator('#path').getByText(/Short pod, thin clamps does not hold/)).toHaveCount(0)
+    await expect(page.getByRole('button', { name: /^Saddle adapters for heavy bars, Road/ })).toBeVisible()
+    await inDrawing(page, /^Short pod/).focus()
+    await page.getByRole('button', { name: 'Take off saddle adapters for heavy bars' }).click()
+    await expect(page.locator('#path').getByText(/Short pod, thin clamps does not hold/)).toBeVisible()
+  },
+)
 
 test('measures the gates of the ladder, reading by reading', deeper, async ({ page }) => {
   await openJob(page, 'Awning and hatch ladder')
@@ -251,13 +255,17 @@ test(
   },
 )
 
-test('shows every rule with its question, formula, source and what it says of a job', async ({ page }) => {
-  await page.goto('/rules')
-  await expect(page.getByRole('heading', { name: 'Spread', exact: true })).toBeVisible()
-  await page.getByLabel('Find a rule').fill('hatch')
-  const rule = page.getByRole('listitem').filter({ hasText: 'Hatch and tailgate' }).first()
-  await expect(rule).toContainText('turned about its hinge')
-  await expect(rule).toContainText('Hatch touches Short wide box after 60.3°')
-  await rule.getByRole('link', { name: 'Wide box under the hatch' }).click()
-  await expect(page.getByRole('heading', { name: 'Wide box under the hatch', level: 1 })).toBeVisible()
-})
+test(
+  'shows every rule with its question, formula, source and what it says of a job',
+  deeper,
+  async ({ page }) => {
+    await page.goto('/rules')
+    await expect(page.getByRole('heading', { name: 'Spread', exact: true })).toBeVisible()
+    await page.getByLabel('Find a rule').fill('hatch')
+    const rule = page.getByRole('listitem').filter({ hasText: 'Hatch and tailgate' }).first()
+    await expect(rule).toContainText('turned about its hinge')
+    await expect(rule).toContainText('Hatch touches Short wide box after 60.3°')
+    await rule.getByRole('link', { name: 'Wide box under the hatch' }).click()
+    await expect(page.getByRole('heading', { name: 'Wide box under the hatch', level: 1 })).toBeVisible()
+  },
+)

@@ -2,8 +2,8 @@ import { DEEP, expect, test } from './fixtures'
 import { MONKEY, ALL_TEXTS, type Monkeyed } from './monkey'
 
 /** In the deep run 2 000 actions a sheet, with a seed of its own. */
-const ACTIONS = DEEP ? 2000 : 60
-const ROUNDS = DEEP ? 10 : 2
+const ACTIONS = DEEP ? 2000 : 24
+const ROUNDS = DEEP ? 10 : 1
 const SEED = Number(process.env['YPSOS_SEED'] ?? 20261201)
 /** A sheet keeps what is typed when the hand has been still so long. */
 const KEPT_MS = 1500

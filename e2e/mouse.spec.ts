@@ -39,7 +39,7 @@ test(
   },
 )
 
-test('a bar is dragged along the vehicle, and the spread follows', async ({ page }) => {
+test('a bar is dragged along the vehicle, and the spread follows', deeper, async ({ page }) => {
   await openJob(page, 'Yard van, full summer load')
   const middleOf = async (name: RegExp) => {
     const box = (await inDrawing(page, name).boundingBox())!

@@ -36,7 +36,7 @@ class Proxy {
 }
 
 /** The gate asks for every so manieth screen, the deep run for all. */
-const GATE_EVERY = 4
+const GATE_EVERY = 8
 
 test.use({ serviceWorkers: 'allow' })
 

@@ -89,7 +89,7 @@ test(
   },
 )
 
-test('loses nothing typed into a form when the page is reloaded in the middle', async ({ page }) => {
+test('loses nothing typed into a form when the page is reloaded in the middle', deeper, async ({ page }) => {
   await page.goto('/gear')
   await page.getByRole('textbox', { name: 'Name', exact: true }).first().fill('Half typed')
   await page.getByLabel('Its own weight').fill('17 lb')

@@ -97,35 +97,37 @@ test(
   },
 )
 
-test('two lengths for one field: both stand in the sheet, it is asked where a verdict turns, and settled in the row', async ({
-  page,
-}) => {
-  await page.goto('/vehicle?job=demo-yard-van')
-  await openPart(page, 'Sizes')
-  const height = page.getByLabel('Height, unladen')
-  const frame = height.locator('xpath=ancestor::div[contains(@class, "group")][1]')
-  await frame.getByLabel('How it is known').selectOption('another')
-  const other = page.getByRole('group', { name: /^Another figure: Height, unladen/ })
-  await other.getByLabel('Another figure', { exact: true }).fill('3.4 m')
-  await other.getByLabel('Known by').selectOption('manual')
-  await other.getByLabel('Person or page').fill('p. 301')
-  await page.getByRole('button', { name: 'Save and go back to Load' }).click()
-  await openQuestions(page)
-  await expect(
-    page.getByText(/height, .* mm \(told\) and 3.400 mm \(manual, p\. 301\) differ by/).first(),
-  ).toBeVisible()
-  await page
-    .getByLabel(/: height$/)
-    .first()
-    .selectOption({ index: 1 })
-  await expect(page.getByText(/p\. 301\) differ by/)).toHaveCount(0)
-  await saved(page)
-  await page.goto('/vehicle?job=demo-yard-van')
-  await openPart(page, 'Sizes')
-  const kept = page.getByRole('group', { name: /^Another figure: Height, unladen/ })
-  await expect(kept.getByLabel('Another figure', { exact: true })).toHaveValue('3.4 m')
-  await expect(kept.getByLabel(/Reason/)).toHaveValue('looked at again: told holds')
-})
+test(
+  'two lengths for one field: both stand in the sheet, it is asked where a verdict turns, and settled in the row',
+  deeper,
+  async ({ page }) => {
+    await page.goto('/vehicle?job=demo-yard-van')
+    await openPart(page, 'Sizes')
+    const height = page.getByLabel('Height, unladen')
+    const frame = height.locator('xpath=ancestor::div[contains(@class, "group")][1]')
+    await frame.getByLabel('How it is known').selectOption('another')
+    const other = page.getByRole('group', { name: /^Another figure: Height, unladen/ })
+    await other.getByLabel('Another figure', { exact: true }).fill('3.4 m')
+    await other.getByLabel('Known by').selectOption('manual')
+    await other.getByLabel('Person or page').fill('p. 301')
+    await page.getByRole('button', { name: 'Save and go back to Load' }).click()
+    await openQuestions(page)
+    await expect(
+      page.getByText(/height, .* mm \(told\) and 3.400 mm \(manual, p\. 301\) differ by/).first(),
+    ).toBeVisible()
+    await page
+      .getByLabel(/: height$/)
+      .first()
+      .selectOption({ index: 1 })
+    await expect(page.getByText(/p\. 301\) differ by/)).toHaveCount(0)
+    await saved(page)
+    await page.goto('/vehicle?job=demo-yard-van')
+    await openPart(page, 'Sizes')
+    const kept = page.getByRole('group', { name: /^Another figure: Height, unladen/ })
+    await expect(kept.getByLabel('Another figure', { exact: true })).toHaveValue('3.4 m')
+    await expect(kept.getByLabel(/Reason/)).toHaveValue('looked at again: told holds')
+  },
+)
 
 test('gear whose weight nobody knows yet can be put on, is Clear nowhere, and is weighed in its row', async ({
   page,

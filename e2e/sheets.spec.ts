@@ -74,7 +74,7 @@ test(
   },
 )
 
-test('a rack wholly from stock parts has their figures with it', async ({ page }) => {
+test('a rack wholly from stock parts has their figures with it', deeper, async ({ page }) => {
   await page.goto('/rack-form?vehicle=estate')
   await page.getByRole('textbox', { name: 'Name' }).first().fill('Stock rack')
   for (const name of ['Bars', 'Feet'])

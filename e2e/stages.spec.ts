@@ -1,4 +1,4 @@
-import { expect, fromMenu, goTo, openJob, openPart, saved, stateButton, test } from './fixtures'
+import { deeper, expect, fromMenu, goTo, openJob, openPart, saved, stateButton, test } from './fixtures'
 
 const STOPS = [
   ['Vehicle', /\/vehicle\?/],
@@ -31,43 +31,47 @@ test('one bar leads through a whole job and says at every stop how each stands',
   await expect(page.locator('[data-next]')).not.toContainText('Door-frame feet, on the road')
 })
 
-test('search everything finds screens, fields, findings and dialogs from any screen of a job', async ({
-  page,
-}) => {
-  await page.goto('/handover?job=demo-hatch')
-  const palette = page.getByRole('dialog', { name: 'Search everything' })
-  const choose = async (words: string, name: RegExp) => {
-    await expect(palette).toBeVisible()
-    await page.keyboard.type(words)
-    await palette.getByRole('option', { name }).first().click()
-  }
-  const find = async (words: string, name: RegExp) => {
-    await expect(page.getByRole('navigation', { name: 'Stages of this job' })).toBeVisible()
-    await page.keyboard.press('Control+k')
-    await choose(words, name)
-  }
-  /** Presses the keys at the very moment at which the next screen stands in the page. */
-  const searchAsComes = async (title: string) =>
-    page.evaluate((words) => {
-      const watch = new MutationObserver(() => {
-        if (!document.querySelector('h1')?.textContent.startsWith(words)) return
-        watch.disconnect()
-        document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'k', ctrlKey: true, bubbles: true }))
-      })
-      watch.observe(document.body, { childList: true, subtree: true, characterData: true })
-    }, title)
-  await find('overall length', /Vehicle: Overall length/)
-  await expect(page).toHaveURL(/\/vehicle\?/)
-  await expect(page.getByLabel('Overall length')).toBeFocused()
-  await searchAsComes('Forces')
-  await find('forces', /^Forces$/)
-  await expect(page).toHaveURL(/\/forces\?/)
-  await choose('hatch touches', /^Stop: Hatch touches Short wide box/)
-  await expect(page).toHaveURL(/\/load\?/)
-  await expect(page.locator('[data-finding]').filter({ hasText: /^Stop/ })).toBeFocused()
-  await find('garages', /Doors and garages/)
-  await expect(page.getByRole('dialog', { name: 'Doors and garages to pass' })).toBeVisible()
-})
+test(
+  'search everything finds screens, fields, findings and dialogs from any screen of a job',
+  deeper,
+  async ({ page }) => {
+    await page.goto('/handover?job=demo-hatch')
+    const palette = page.getByRole('dialog', { name: 'Search everything' })
+    const choose = async (words: string, name: RegExp) => {
+      await expect(palette).toBeVisible()
+      await page.keyboard.type(words)
+      await palette.getByRole('option', { name }).first().click()
+    }
+    const find = async (words: string, name: RegExp) => {
+      await expect(page.getByRole('navigation', { name: 'Stages of this job' })).toBeVisible()
+      await page.keyboard.press('Control+k')
+      await choose(words, name)
+    }
+    /** Presses the keys at the very moment at which the next screen stands in the page. */
+    const searchAsComes = async (title: string) =>
+      page.evaluate((words) => {
+        const watch = new MutationObserver(() => {
+          if (!document.querySelector('h1')?.textContent.startsWith(words)) return
+          watch.disconnect()
+          document.body.dispatchEvent(
+            new KeyboardEvent('keydown', { key: 'k', ctrlKey: true, bubbles: true }),
+          )
+        })
+        watch.observe(document.body, { childList: true, subtree: true, characterData: true })
+      }, title)
+    await find('overall length', /Vehicle: Overall length/)
+    await expect(page).toHaveURL(/\/vehicle\?/)
+    await expect(page.getByLabel('Overall length')).toBeFocused()
+    await searchAsComes('Forces')
+    await find('forces', /^Forces$/)
+    await expect(page).toHaveURL(/\/forces\?/)
+    await choose('hatch touches', /^Stop: Hatch touches Short wide box/)
+    await expect(page).toHaveURL(/\/load\?/)
+    await expect(page.locator('[data-finding]').filter({ hasText: /^Stop/ })).toBeFocused()
+    await find('garages', /Doors and garages/)
+    await expect(page.getByRole('dialog', { name: 'Doors and garages to pass' })).toBeVisible()
+  },
+)
 
 test('a pasted sheet fills the fields it speaks of, keeps its words as the source, and is undone on its own page', async ({
   page,
@@ -104,27 +108,31 @@ test('a pasted sheet fills the fields it speaks of, keeps its words as the sourc
   await expect(length).toHaveValue(before)
 })
 
-test('racks from stock are tried on the vehicle: what suits, and why another cannot', async ({ page }) => {
-  await openJob(page, 'A boat and the long box')
-  await goTo(page, 'Racks')
-  const suits = page.getByRole('row').filter({ hasText: 'Aero bars on rail feet' })
-  await expect(suits).toContainText('Suits')
-  await expect(suits).toContainText('66.4 kg')
-  await page.getByText(/^Cannot stand on it: \d+$/).click()
-  await expect(page.getByRole('row').filter({ hasText: /^Slat platform/ })).toContainText(
-    'has no such attachment',
-  )
-  // The lengths of its bars beside each other, with all that stands on them; one of them taken, and given back.
-  await page.getByText('Its bars in other lengths: 3 in stock').click()
-  const lengths = page.getByRole('table', { name: 'Lengths of its bars beside each other' })
-  await expect(lengths.getByRole('row').filter({ hasText: 'Aero bar 1520' })).toContainText('230 mm')
-  await page.getByRole('button', { name: 'Take Aero bar 1520 for Aero bars on rail feet' }).click()
-  await expect(lengths.getByRole('row').filter({ hasText: 'As they are' })).toContainText('230 mm')
-  await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(lengths.getByRole('row').filter({ hasText: 'As they are' })).toContainText('105 mm')
-  await fromMenu(page, 'Keys')
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
-})
+test(
+  'racks from stock are tried on the vehicle: what suits, and why another cannot',
+  deeper,
+  async ({ page }) => {
+    await openJob(page, 'A boat and the long box')
+    await goTo(page, 'Racks')
+    const suits = page.getByRole('row').filter({ hasText: 'Aero bars on rail feet' })
+    await expect(suits).toContainText('Suits')
+    await expect(suits).toContainText('66.4 kg')
+    await page.getByText(/^Cannot stand on it: \d+$/).click()
+    await expect(page.getByRole('row').filter({ hasText: /^Slat platform/ })).toContainText(
+      'has no such attachment',
+    )
+    // The lengths of its bars beside each other, with all that stands on them; one of them taken, and given back.
+    await page.getByText('Its bars in other lengths: 3 in stock').click()
+    const lengths = page.getByRole('table', { name: 'Lengths of its bars beside each other' })
+    await expect(lengths.getByRole('row').filter({ hasText: 'Aero bar 1520' })).toContainText('230 mm')
+    await page.getByRole('button', { name: 'Take Aero bar 1520 for Aero bars on rail feet' }).click()
+    await expect(lengths.getByRole('row').filter({ hasText: 'As they are' })).toContainText('230 mm')
+    await page.getByRole('button', { name: 'Undo' }).click()
+    await expect(lengths.getByRole('row').filter({ hasText: 'As they are' })).toContainText('105 mm')
+    await fromMenu(page, 'Keys')
+    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
+  },
+)
 
 test('on a phone the bar is the stop, the next thing and the verdicts, and all else a press away', async ({
   page,

@@ -132,23 +132,25 @@ test(
   },
 )
 
-test('what a job found out of a rack is offered back to stock, and is taken by the next job', async ({
-  page,
-}) => {
-  await openJob(page, 'A boat and the long box')
-  await page.goto('/racks?job=demo-boat-and-box')
-  await expect(page.getByText(/^In stock/)).toHaveCount(0)
-  await page.goto('/rack-form?job=demo-boat-and-box&rack=wing')
-  await openPart(page, 'Bars')
-  await page.getByLabel('Usable width').first().fill('960')
-  await page.getByRole('button', { name: 'Save' }).click()
-  await expect(page).toHaveURL(/load/)
-  await page.goto('/racks?job=demo-boat-and-box')
-  await page.getByText(/^In stock Aero bars on rail feet differs: Front bar$/).click()
-  await expect(page.getByText('Front bar: the width that can be used')).toBeVisible()
-  await page.getByRole('button', { name: /^Keep Aero bars on rail feet in stock/ }).click()
-  await expect(page.getByText(/^In stock/)).toHaveCount(0)
-  await page.reload()
-  await expect(page.getByRole('button', { name: 'Take off Aero bars on rail feet' })).toBeVisible()
-  await expect(page.getByText(/^In stock/)).toHaveCount(0)
-})
+test(
+  'what a job found out of a rack is offered back to stock, and is taken by the next job',
+  deeper,
+  async ({ page }) => {
+    await openJob(page, 'A boat and the long box')
+    await page.goto('/racks?job=demo-boat-and-box')
+    await expect(page.getByText(/^In stock/)).toHaveCount(0)
+    await page.goto('/rack-form?job=demo-boat-and-box&rack=wing')
+    await openPart(page, 'Bars')
+    await page.getByLabel('Usable width').first().fill('960')
+    await page.getByRole('button', { name: 'Save' }).click()
+    await expect(page).toHaveURL(/load/)
+    await page.goto('/racks?job=demo-boat-and-box')
+    await page.getByText(/^In stock Aero bars on rail feet differs: Front bar$/).click()
+    await expect(page.getByText('Front bar: the width that can be used')).toBeVisible()
+    await page.getByRole('button', { name: /^Keep Aero bars on rail feet in stock/ }).click()
+    await expect(page.getByText(/^In stock/)).toHaveCount(0)
+    await page.reload()
+    await expect(page.getByRole('button', { name: 'Take off Aero bars on rail feet' })).toBeVisible()
+    await expect(page.getByText(/^In stock/)).toHaveCount(0)
+  },
+)

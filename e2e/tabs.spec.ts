@@ -62,21 +62,22 @@ test('two tabs of one job: what each sets stands, the same set otherwise is aske
   } else expect([850, 870]).toContain(await keptX(page))
 })
 
-test('settings and stock follow from tab to tab, and one tab’s choice leaves the other’s', async ({
-  page,
-  context,
-}) => {
-  await page.goto('/house')
-  const other = await context.newPage()
-  await other.goto('/house')
-  await page.getByLabel('Units', { exact: true }).selectOption('us')
-  await expect.poll(() => shelved(page, 'settings')).toContain('"us"')
-  await expect(other.getByLabel('Units', { exact: true })).toHaveValue('us')
-  await other.getByLabel('Theme', { exact: true }).selectOption('night-bay')
-  await expect.poll(() => shelved(page, 'settings')).toContain('night-bay')
-  expect(await shelved(page, 'settings')).toContain('"us"')
-  await expect(page.locator('html')).toHaveAttribute('data-theme', 'night-bay')
-})
+test(
+  'settings and stock follow from tab to tab, and one tab’s choice leaves the other’s',
+  deeper,
+  async ({ page, context }) => {
+    await page.goto('/house')
+    const other = await context.newPage()
+    await other.goto('/house')
+    await page.getByLabel('Units', { exact: true }).selectOption('us')
+    await expect.poll(() => shelved(page, 'settings')).toContain('"us"')
+    await expect(other.getByLabel('Units', { exact: true })).toHaveValue('us')
+    await other.getByLabel('Theme', { exact: true }).selectOption('night-bay')
+    await expect.poll(() => shelved(page, 'settings')).toContain('night-bay')
+    expect(await shelved(page, 'settings')).toContain('"us"')
+    await expect(page.locator('html')).toHaveAttribute('data-theme', 'night-bay')
+  },
+)
 
 test(
   'one sheet open in two tabs: what each typed stands, and the same field is asked before mine goes over theirs',
@@ -143,26 +144,28 @@ test('a job deleted from the board is taken back from what was removed, as it wa
   expect(await shelved(page, 'plans')).toBe(before)
 })
 
-test('where the browser keeps nothing, the work goes on in memory, it is said, and leaving asks first', async ({
-  page,
-}) => {
-  await page.goto(JOB)
-  await expect(inDrawing(page, /^Long box/)).toBeVisible()
-  await page.evaluate(() => {
-    IDBObjectStore.prototype.put = () => {
-      throw new DOMException('full', 'QuotaExceededError')
-    }
-  })
-  await typeX(page, '905 mm')
-  await expect(page.getByText(/storage is full.*only in memory/)).toBeVisible()
-  await expect(page.getByLabel('x, middle')).toHaveValue('905 mm')
-  const asked = page.waitForEvent('dialog')
-  await page.close({ runBeforeUnload: true })
-  const dialog = await asked
-  expect(dialog.type()).toBe('beforeunload')
-  await dialog.dismiss()
-  await expect(page.getByLabel('x, middle')).toHaveValue('905 mm')
-})
+test(
+  'where the browser keeps nothing, the work goes on in memory, it is said, and leaving asks first',
+  deeper,
+  async ({ page }) => {
+    await page.goto(JOB)
+    await expect(inDrawing(page, /^Long box/)).toBeVisible()
+    await page.evaluate(() => {
+      IDBObjectStore.prototype.put = () => {
+        throw new DOMException('full', 'QuotaExceededError')
+      }
+    })
+    await typeX(page, '905 mm')
+    await expect(page.getByText(/storage is full.*only in memory/)).toBeVisible()
+    await expect(page.getByLabel('x, middle')).toHaveValue('905 mm')
+    const asked = page.waitForEvent('dialog')
+    await page.close({ runBeforeUnload: true })
+    const dialog = await asked
+    expect(dialog.type()).toBe('beforeunload')
+    await dialog.dismiss()
+    await expect(page.getByLabel('x, middle')).toHaveValue('905 mm')
+  },
+)
 
 test('undo reaches over a reload, step by step, and what it undid stays undone', async ({ page }) => {
   await page.goto(JOB)
@@ -179,31 +182,32 @@ test('undo reaches over a reload, step by step, and what it undid stays undone',
   await expect.poll(() => keptX(page)).toBe(960)
 })
 
-test('a door that another tab adds while doors are typed here stands beside them', async ({
-  page,
-  context,
-}) => {
-  const add = async (tab: Page, name: string) => {
-    const doors = tab.getByRole('dialog', { name: 'Doors and garages to pass' })
-    await doors.getByRole('button', { name: 'Add a door or garage' }).click()
-    await doors.getByLabel('Name').last().fill(name)
-    await doors.getByLabel('Height').last().fill('2.5 m')
-    return doors
-  }
-  await page.goto('/load?job=demo-yard-van')
-  await fromMenu(page, 'Doors and garages')
-  const here = await add(page, 'Shed')
-  const other = await context.newPage()
-  await other.goto('/load?job=demo-yard-van')
-  await fromMenu(other, 'Doors and garages')
-  const there = await add(other, 'Barn')
-  await there.getByRole('button', { name: 'Save' }).click()
-  await saved(other)
-  await expect.poll(() => shelved(page, 'plans')).toContain('Barn')
-  await here.getByRole('button', { name: 'Save' }).click()
-  await expect(here).toBeHidden()
-  await saved(page)
-  await expect.poll(() => shelved(page, 'plans')).toContain('Shed')
-  expect(await shelved(page, 'plans')).toContain('Barn')
-  await other.close()
-})
+test(
+  'a door that another tab adds while doors are typed here stands beside them',
+  deeper,
+  async ({ page, context }) => {
+    const add = async (tab: Page, name: string) => {
+      const doors = tab.getByRole('dialog', { name: 'Doors and garages to pass' })
+      await doors.getByRole('button', { name: 'Add a door or garage' }).click()
+      await doors.getByLabel('Name').last().fill(name)
+      await doors.getByLabel('Height').last().fill('2.5 m')
+      return doors
+    }
+    await page.goto('/load?job=demo-yard-van')
+    await fromMenu(page, 'Doors and garages')
+    const here = await add(page, 'Shed')
+    const other = await context.newPage()
+    await other.goto('/load?job=demo-yard-van')
+    await fromMenu(other, 'Doors and garages')
+    const there = await add(other, 'Barn')
+    await there.getByRole('button', { name: 'Save' }).click()
+    await saved(other)
+    await expect.poll(() => shelved(page, 'plans')).toContain('Barn')
+    await here.getByRole('button', { name: 'Save' }).click()
+    await expect(here).toBeHidden()
+    await saved(page)
+    await expect.poll(() => shelved(page, 'plans')).toContain('Shed')
+    expect(await shelved(page, 'plans')).toContain('Barn')
+    await other.close()
+  },
+)

@@ -72,23 +72,27 @@ test('an own car without any figure is clear nowhere; each question is answered 
   await expect(placard).toContainText(`Not looked at: ${notLooked}`)
 })
 
-test('a question set aside keeps its word, says who and why, and opens the sheet', async ({ page }) => {
-  await page.goto('/load?job=demo-first-bike')
-  await openQuestions(page)
-  await page.getByRole('button', { name: 'Set aside for this job' }).first().click()
-  const dialog = page.getByRole('dialog', { name: 'Set aside for this job' })
-  await dialog.getByRole('button', { name: 'Set it aside' }).click()
-  await expect(dialog.getByText('Enter who sets it aside, and why.')).toBeVisible()
-  await dialog.getByLabel('Who sets it aside').fill('Ida')
-  await dialog.getByLabel('Why').fill('The sheet is not to be had.')
-  await dialog.getByRole('button', { name: 'Set it aside' }).click()
-  await expect(stateButton(page, 'Road')).toContainText('Find out')
-  await page.getByText('Set aside for this job: 1').click()
-  await expect(page.getByText(/Set aside by Ida on .*: The sheet is not to be had\./)).toBeVisible()
-  await goTo(page, 'Handover')
-  await expect(page.getByText('Set aside for this job, still unknown')).toBeVisible()
-  await expect(page.getByText(/Set aside by Ida on/).first()).toBeVisible()
-})
+test(
+  'a question set aside keeps its word, says who and why, and opens the sheet',
+  deeper,
+  async ({ page }) => {
+    await page.goto('/load?job=demo-first-bike')
+    await openQuestions(page)
+    await page.getByRole('button', { name: 'Set aside for this job' }).first().click()
+    const dialog = page.getByRole('dialog', { name: 'Set aside for this job' })
+    await dialog.getByRole('button', { name: 'Set it aside' }).click()
+    await expect(dialog.getByText('Enter who sets it aside, and why.')).toBeVisible()
+    await dialog.getByLabel('Who sets it aside').fill('Ida')
+    await dialog.getByLabel('Why').fill('The sheet is not to be had.')
+    await dialog.getByRole('button', { name: 'Set it aside' }).click()
+    await expect(stateButton(page, 'Road')).toContainText('Find out')
+    await page.getByText('Set aside for this job: 1').click()
+    await expect(page.getByText(/Set aside by Ida on .*: The sheet is not to be had\./)).toBeVisible()
+    await goTo(page, 'Handover')
+    await expect(page.getByText('Set aside for this job, still unknown')).toBeVisible()
+    await expect(page.getByText(/Set aside by Ida on/).first()).toBeVisible()
+  },
+)
 
 test(
   'two jobs on one car from stock have a log each, and the next job for one of them finds it',
