@@ -51,7 +51,7 @@ const shownItem = z.object({
   per: z.string().nullable().default(null),
   counts: z.string().nullable().default(null),
   for: z.string().nullable().default(null),
-  upTo: z.unknown(),
+  upTo: z.unknown().optional(),
   class: z.enum(['figure', 'word', 'source']),
 })
 const shownSheet = z.object({
