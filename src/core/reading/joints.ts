@@ -1,0 +1,50 @@
+import type { Amount } from './amounts'
+import type { Meaning } from './claim'
+import type { Around } from './layout'
+
+const A_TOOL = /\b(?:wrench|range|covers?|should cover|drive|checked to|breaks? at|fails? at|engine)\b/i
+const PASSES = /\b(?:first|then|passes|stages)\b/i
+const MOST =
+  /\bmax(?:imum)?\.?\s*$|\bnever (?:use )?(?:more than|above|over)\s*$|\bnot (?:more than|above)\s*$/i
+
+/** What a torque means: of the joint, at most, or from one to another. */
+export function torqueMeanings(
+  amount: Amount,
+  { before, after, sentence, row, column }: Around,
+): readonly Meaning[] {
+  const own = `${before} ${after}`
+  if (A_TOOL.test(own) && !/\btighten|\btorque (?:of|to|the)/i.test(own)) return []
+  if (/\btwo passes\b|\bin passes\b/i.test(sentence) && PASSES.test(before)) return []
+  const sure = !/\blots?\b|\bfrom (?:serial|lot)\b/i.test(`${sentence} ${row} ${column}`)
+  if (amount.form === 'range')
+    return [
+      { what: 'joint.torque.from', which: 0, sure },
+      { what: 'joint.torque.to', which: 1, sure },
+    ]
+  if (MOST.test(before) || /^\s*(?:max(?:imum)?\b|at most)/i.test(after))
+    return [{ what: 'joint.torque.max', sure }]
+  return [{ what: 'joint.torque', sure }]
+}
+
+const NOT_A_LIMIT = /\b(?:wind|gusts?|tested|crash)\b/i
+/** What a speed means: the one not to exceed. A limit that holds up to it takes it for itself. */
+export function speedMeanings(amount: Amount, { before, after, sentence, row }: Around): readonly Meaning[] {
+  if (amount.form !== 'one' || NOT_A_LIMIT.test(sentence)) return []
+  return /\b(?:max(?:imum)?|exceed|limit|faster|speed|above|over|drive|never|not)\b/i.test(
+    `${before} ${after} ${row}`,
+  )
+    ? [{ what: 'use.speed.max' }]
+    : []
+}
+
+/** What a distance means: the first one after which a joint is tightened again, or every so many. */
+export function distanceMeanings(_: Amount, { before, sentence, note }: Around): readonly Meaning[] {
+  if (!/\b(?:check|tighten|again|tightness|retighten)\b/i.test(`${sentence} ${note}`)) return []
+  if (/\bevery\s*$/i.test(before)) return [{ what: 'care.every' }]
+  return /\bafter\s*$/i.test(before) ? [{ what: 'care.first' }] : []
+}
+
+export const volumeMeanings = (amount: Amount, { after }: Around): readonly Meaning[] =>
+  amount.form === 'one'
+    ? [{ what: 'gear.volume', ...(/\beach\b/i.test(after) && { per: 'each' as const }) }]
+    : []

@@ -1,0 +1,69 @@
+import type { Around } from './layout'
+
+/** What a figure is said of. */
+export type Subject =
+  | 'vehicle'
+  | 'roof'
+  | 'bedRail'
+  | 'rack'
+  | 'kit'
+  | 'bars'
+  | 'feet'
+  | 'platform'
+  | 'panel'
+  | 'adapter'
+  | 'gear'
+
+/** The words for each, the narrower before the wider: a roof box is gear, and no roof. */
+const WORDS: readonly (readonly [Subject, RegExp])[] = [
+  [
+    'gear',
+    /\b(?:roof|cargo|long|wide|short)? ?box(?:es)?\b|\b(?:roof )?tent\b|\bawning\b|\bbasket\b|\b(?:bike|bicycle|ski|kayak|boat|board) ?(?:carrier|tray|cradle)s?\b|\bcradles?\b|\bcarrier\b|\btray\b|\bladder\b|\broller\b|\bkayak\b|\bboat\b|\bcanoe\b|\bcans?\b|\bu-bolt kit\b|\bkontainer\b/i,
+  ],
+  ['kit', /\bfit(?:ting)? kit\b/i],
+  ['panel', /\b(?:side )?panels?\b/i],
+  ['adapter', /\badapter\b|\bplate\b/i],
+  ['bedRail', /\bbed[- ]?rails?\b/i],
+  ['feet', /\b(?:platform )?f(?:ee|oo)t\b|\btower foot\b|\btowers?\b/i],
+  ['platform', /\bplatform\b/i],
+  ['rack', /\b(?:roof|bed) ?rack\b|\brack\b|\bset of bars\b|\bcrossbars?, set\b/i],
+  ['bars', /\bcross ?bars?\b|\bload bars?\b|\bbars?\b|\broof bars\b/i],
+  ['rack', /\b(?:set|kit)\b/i],
+  [
+    'roof',
+    /\broof\b(?! ?(?:rack|box|bars?|tent|rails?|carrier|basket|channel|points?|load (?:bar|carrier)))/i,
+  ],
+  ['vehicle', /\b(?:vehicle|car|saloon|estate|wagon|hatchback|van|pickup|truck|suv)\b/i],
+]
+
+/** The first that a stretch speaks of, by the order of its words. */
+export function subjectsIn(text: string): Subject[] {
+  const found = WORDS.map(([subject, words]) => ({ subject, at: words.exec(text)?.index ?? -1 })).filter(
+    ({ at }) => at >= 0,
+  )
+  return found.toSorted((a, b) => a.at - b.at).map(({ subject }) => subject)
+}
+
+/** What a whole text is about: by its first line that names a thing. */
+export function subjectOf(plain: string): Subject | undefined {
+  const lines = plain.split('\n', 12).filter((line) => line.trim() !== '')
+  for (const line of lines.slice(0, 2)) {
+    const [head = ''] = line.split(/ for |\bfits\b|:/i)
+    const all = subjectsIn(head)
+    if (all[0]) return all[0] === 'roof' && /^\W*(?:\d+(?:\.\d+)* )?roof\W*$/i.test(line) ? 'roof' : all[0]
+  }
+  return undefined
+}
+
+/** The one an amount is said of, from near to far. */
+export function subjectAround(
+  { before, after, row, column, headings }: Around,
+  whole: Subject | undefined,
+): {
+  readonly near: Subject | undefined
+  readonly subject: Subject | undefined
+} {
+  const near = [after, before, column, row].map((text) => subjectsIn(text)).find((all) => all.length > 0)?.[0]
+  const over = headings.map((text) => subjectsIn(text)[0]).find((each) => each !== undefined)
+  return { near, subject: near ?? over ?? whole }
+}

@@ -1,0 +1,47 @@
+import type { Letters } from './letters'
+import { UNIT_AHEAD } from './unit-words'
+
+/** A line of prose that is shorter than this ends where its writer ended it. */
+const PROSE_LETTERS = 34
+const NUMBER_AT_END = /(?:\d|\d")$/
+const CUT_WORD = /[A-Za-z]-$/
+const CUT_NUMBER = /(?:\b(?:is|to|of|than|are|by|from|with|up|at)\s|:\s*|[:=(]\s*|\d[.,])\d{1,3}$/
+const REST_OF_NUMBER = new RegExp(String.raw`^\d{1,2}\s?(?:${UNIT_AHEAD})`, 'i')
+const UNIT_FIRST = new RegExp(String.raw`^(?:${UNIT_AHEAD})`, 'i')
+
+type Join = 'word' | 'number' | 'space' | undefined
+
+function joinOf(line: string, next: string): Join {
+  if (line === '' || next === '') return undefined
+  if (CUT_WORD.test(line) && /^[a-z]/.test(next)) return 'word'
+  if (CUT_NUMBER.test(line) && REST_OF_NUMBER.test(next)) return 'number'
+  if (NUMBER_AT_END.test(line) && (UNIT_FIRST.test(next) || /^(?:to|-) ?\d/.test(next))) return 'space'
+  const goesOn = line.length >= PROSE_LETTERS && !/[.:;!?|]$/.test(line) && !/ {3}|\t|^\s*[-•*>|]/.test(line)
+  return goesOn && /^[a-z(]/.test(next) ? 'space' : undefined
+}
+
+/** The same text with its wrapped lines made whole: a word that was cut, a sentence that goes on, a unit on the next line, a number in two pieces. */
+export function unwrapped({ plain, at }: Letters): Letters {
+  const parts: string[] = []
+  const places: number[] = []
+  const mended = new Set<number>()
+  const lines = plain.split('\n')
+  let from = 0
+  let indent = 0
+  lines.forEach((line, i) => {
+    const next = lines[i + 1]
+    const join = next === undefined ? undefined : joinOf(line.trimEnd(), next.trimStart())
+    const end = join === undefined ? line.length : line.trimEnd().length - (join === 'word' ? 1 : 0)
+    parts.push(line.slice(indent, end))
+    for (let k = indent; k < end; k += 1) places.push(at[from + k] ?? 0)
+    if (join === 'number') mended.add(places.length)
+    if (join === 'space' || (join === undefined && next !== undefined)) {
+      parts.push(join === 'space' ? ' ' : '\n')
+      places.push(at[from + line.length] ?? 0)
+    }
+    from += line.length + 1
+    indent = join === undefined || next === undefined ? 0 : next.length - next.trimStart().length
+  })
+  places.push(at.at(-1) ?? 0)
+  return { plain: parts.join(''), at: Uint32Array.from(places), mended }
+}
