@@ -8,6 +8,8 @@ export interface Around {
   /** What follows it, up to the next amount or mark. */
   readonly after: string
   readonly sentence: string
+  /** What follows in its line, whatever is between. */
+  readonly rest: string
   /** The first cell of its row, or the key before its colon. */
   readonly row: string
   /** The head of its column. */
@@ -88,7 +90,7 @@ function linesOf(plain: string): Line[] {
 function sentenceAround(text: string, from: number, to: number): readonly [number, number] {
   let start = 0
   let end = text.length
-  for (const mark of text.matchAll(/;\s+|[!?]+\s+|\.\s+(?=[A-Z"(])|\.\s{2,}| - (?=[A-Za-z])/g)) {
+  for (const mark of text.matchAll(/;\s+|[!?]+\s+|\.\s+(?=[A-Za-z"(])|\.\s{2,}| - (?=[A-Za-z])/g)) {
     if (mark[0].startsWith('.') && ABBREVIATED.test(text.slice(0, mark.index))) continue
     if (mark.index + mark[0].length <= from) start = mark.index + mark[0].length
     else if (mark.index >= to) {
@@ -100,6 +102,11 @@ function sentenceAround(text: string, from: number, to: number): readonly [numbe
 }
 
 const cut = (after: string): string => after.split(/[,;()]|\s\/\s|\.\s/)[0] ?? after
+
+/** What stands between two amounts belongs to the second from its last mark on. */
+const lastClause = (between: string): string => between.split(/[,;(/]|\band\b/).at(-1) ?? between
+
+const spaced = (text: string): string => text.replaceAll('_', ' ')
 
 const isRule = (text: string): boolean => text.trim() !== '' && !/[A-Za-z0-9]/.test(text)
 
@@ -182,7 +189,7 @@ export function placed(plain: string, amounts: readonly Amount[]): Placed[] {
     }
     for (const [i, amount] of here.entries()) {
       const cell = line.cells.find(({ start, end }) => start <= amount.start && amount.start < end)
-      const isCell = cell !== undefined && line.cells.length > 1 && cell !== line.cells[0]
+      const isCell = cell !== undefined && line.cells.length > 1
       const from = isCell ? cell.start : line.start
       const to = isCell ? Math.max(cell.end, amount.end) : line.end
       const stretch = plain.slice(from, to)
@@ -193,7 +200,10 @@ export function placed(plain: string, amounts: readonly Amount[]): Placed[] {
       const afterTo = Math.min(from + b, following?.start ?? Number.MAX_SAFE_INTEGER)
       const after = plain.slice(amount.end, afterTo)
       const firstCell = line.cells[0]?.text ?? ''
-      const row = isCell && LETTERS.test(firstCell) ? firstCell : keyOf(line.text, amount.start - line.start)
+      const row =
+        isCell && cell !== line.cells[0] && LETTERS.test(firstCell)
+          ? firstCell
+          : keyOf(line.text, amount.start - line.start)
       const column = isCell && head && head !== line ? headOver(cell, line, head) : ''
       const over = headings.map((each) => each.text).toReversed()
       const named =
@@ -205,11 +215,15 @@ export function placed(plain: string, amounts: readonly Amount[]): Placed[] {
       all.push({
         amount: named ? { ...amount, ...named } : amount,
         around: {
-          before: plain.slice(beforeFrom, amount.start),
+          before:
+            previous && previous.end > from + a
+              ? lastClause(plain.slice(beforeFrom, amount.start))
+              : plain.slice(beforeFrom, amount.start),
           after: following && following.start < from + b ? cut(after) : after,
           sentence: stretch.slice(a, b),
-          row,
-          column,
+          rest: plain.slice(amount.end, Math.min(line.end, amount.end + 40)),
+          row: spaced(row),
+          column: spaced(column),
           headings: over,
           note: amount.mark === undefined ? '' : (notes.get(amount.mark) ?? ''),
           quoted: line.quoted,

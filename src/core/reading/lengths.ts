@@ -1,4 +1,4 @@
-import type { Amount } from './amounts'
+import { type Amount, inFirstUnit } from './amounts'
 import type { Meaning } from './claim'
 import type { Around } from './layout'
 import type { Whole } from './masses'
@@ -6,7 +6,7 @@ import { AT_LEAST, NOT_OF_THE_RACK } from './said'
 import { type Subject, subjectAround } from './subject'
 
 const NOT_A_SIZE =
-  /\b(?:socket|drive|hex|allen|keys?|wrench|spanner|drill|cut|strip|engagement|hook|straps?|cable|lead|wheels?|mattress|thick(?:ness)? of|rails? \d|walking|carpet|page|turns?)\b/i
+  /\b(?:socket|drive|hex|allen|keys?|wrench|spanner|drill|cut|strip|engagement|hook|straps?|cable|lead|wheels?|mattress|thick(?:ness)? of|rails? \d|walking|carpet|page|\d turns?|turns? more)\b/i
 const NOT_WHEELBASE = /\bwheel(?:s|ed)?\b/i
 const APART =
   /\b(?:apart|distance|spacing|spread|between|bar to bar|from bar to bar|front bar to rear|to rear bar|from front bar|neighbours)\b/i
@@ -147,14 +147,13 @@ const RULES: readonly Rule[] = [
   [/\bbed[- ]?length\b/i, ranged('vehicle.bed.length')],
   [/\bspacing of bolts|bolts? .*apart|bolt spacing\b/i, one('gear.contacts.spacing')],
   [
-    /\bfits?\b.*\bbars?\b|\bfor (?:cross ?)?bars? (?:to|up to)\b|\bbars? up to\b/i,
+    /\bfits?\b.*\b(?:cross ?)?bars?\b|\bfor (?:cross ?)?bars? (?:to|up to)\b|\bbars? up to\b/i,
     (amount, { before, after }) => taken(amount, `${before} ${after}`),
   ],
   [/\blongest bar\b|\bbars? (?:no|not) longer than\b/i, one('bar.length.max')],
   [/\b(?:section|profile|diameter|wall)\b/i, section],
   [APART, spread],
-  [/\b(?:t-?slot|slot|channel|groove)\b/i, slot],
-  [/\bopening\b/i, () => []],
+  [/\b(?:t-?slot|slot|groove)\b|(?<!roof )\bchannel\b/i, slot],
   [/\badds\b/i, one('adapter.height')],
 ]
 
@@ -162,25 +161,32 @@ function sizes(amount: Amount, around: Around, whole: Whole, subject: Subject | 
   const { before, after, row, column, headings } = around
   const own = `${before} ${after} ${row} ${column}`
   if (INSIDE.test(own)) return []
-  const of = SIZES[subject ?? 'vehicle'] ?? SIZES[whole.subject ?? 'vehicle'] ?? SIZES.gear
+  const unknown: Subject = millimetres(amount) >= LEAST_VEHICLE_MM ? 'vehicle' : 'gear'
+  const of = SIZES[subject ?? unknown] ?? SIZES[whole.subject ?? unknown] ?? SIZES[unknown]
   if (!of) return []
   if (amount.form === 'product') {
-    if (subject === 'vehicle' || subject === undefined) return []
+    if (subject === 'vehicle') return []
     const order: readonly Sided[] = ['length', 'width', 'height']
     if (subject === 'bars') return section(amount, around)
     return all(amount, (i) => (order[i] === undefined ? undefined : of[order[i]]))
   }
   if (amount.form === 'range') return []
   const side = sided(after.slice(0, 24)) ?? sided(lastPiece(before)) ?? sided(column) ?? sided(row)
-  if (side !== undefined) return [{ what: of[side] }]
+  if (side !== undefined)
+    return [{ what: of[side], sure: subject !== undefined || whole.subject !== undefined }]
+  const heading = around.headings[0] ?? ''
+  const rule = RULES.find(([words]) => words.test(heading))
+  if (rule) return rule[1](amount, around, whole, subject)
   const isBar = subject === 'bars' || (headings.length > 0 && whole.subject === 'bars')
-  const isLong = (amount.values[0] ?? 0) * (MM_IN[amount.unit ?? 'mm'] ?? 0) >= LEAST_BAR_MM
+  const isLong = millimetres(amount) >= LEAST_BAR_MM
   return isBar && isLong ? [{ what: 'bar.length' }] : []
 }
 
 /** A bare length beside a bar’s name that is no longer than this is no bar’s length. */
 const LEAST_BAR_MM = 700
-const MM_IN: Partial<Record<string, number>> = { mm: 1, cm: 10, m: 1000, in: 25.4, ft: 304.8 }
+/** Nothing that goes on a roof is as long as a vehicle that nobody named. */
+const LEAST_VEHICLE_MM = 3000
+const millimetres = ({ values, unit }: Amount): number => inFirstUnit(values[0] ?? 0, unit ?? 'mm')
 
 const lastPiece = (text: string): string =>
   text
@@ -188,10 +194,30 @@ const lastPiece = (text: string): string =>
     .filter((each) => each.trim() !== '')
     .at(-1) ?? text
 
+/** `min 610 mm max 1020 mm`, `left 745 mm, right 742 mm`: the second of two that are said together. */
+function followOn({ before }: Around, previous: Meaning | undefined): Meaning | undefined {
+  if (previous === undefined) return undefined
+  if (previous.what.endsWith('.from') && /\b(?:max(?:imum)?\.?|to|at most|up to)\s*$/i.test(before))
+    return { what: previous.what.replace(/from$/, 'to') }
+  if (previous.what.endsWith('.left') && /\bright\s*:?\s*$/i.test(before))
+    return { what: previous.what.replace(/left$/, 'right') }
+  return previous.what.endsWith('.front') && /\brear\s*:?\s*$/i.test(before)
+    ? { what: previous.what.replace(/front$/, 'rear') }
+    : undefined
+}
+
 /** What a length of a text means; nothing where its words name no size that has a place. */
-export function lengthMeanings(amount: Amount, around: Around, whole: Whole): readonly Meaning[] {
+export function lengthMeanings(
+  amount: Amount,
+  around: Around,
+  whole: Whole,
+  previous: Meaning | undefined,
+): readonly Meaning[] {
   const { before, after, row, column } = around
   const own = `${before} ${after} ${row} ${column}`
+  if (/\+\/-\s*$/.test(before) || /\bopening\b/i.test(around.sentence)) return []
+  const follows = followOn(around, previous)
+  if (follows) return [follows]
   if (NOT_OF_THE_RACK.test(own)) return []
   if ((NOT_A_SIZE.test(own) || NOT_WHEELBASE.test(own)) && !/\bwheel ?base\b/i.test(own)) return []
   const { near, subject } = subjectAround(around, whole.subject)
@@ -201,9 +227,5 @@ export function lengthMeanings(amount: Amount, around: Around, whole: Whole): re
     if (rule) return rule[1](amount, around, whole, subject)
     if (sided(after.slice(0, 24)) ?? sided(lastPiece(before))) break
   }
-  const bySize = sizes(amount, around, whole, near ?? (whole.isLetter ? subject : (subject ?? whole.subject)))
-  if (bySize.length > 0) return bySize
-  const heading = around.headings[0] ?? ''
-  const rule = RULES.find(([words]) => words.test(heading))
-  return rule && amount.form !== 'product' ? rule[1](amount, around, whole, subject) : []
+  return sizes(amount, around, whole, near ?? subject ?? whole.subject)
 }

@@ -17,9 +17,9 @@ import {
 import { type Subject, subjectAround } from './subject'
 
 const LIMIT =
-  /\b(?:max(?:imum)?|permissible|permitted|allowed|allowable|may carry|could carry|carr(?:y|ies)|rat(?:ed|ings?)|capacity|limit(?:ed)?s?|not? more than|exceed|load(?:s|ing)?|load ?bearing|up to|payload|contents|takes|holds?|dynamic|static|traglast|zul|zuladung|carga|charge)\b/i
+  /\b(?:max(?:imum)?|permissible|permitted|allowed|allowable|may carry|could carry|carr(?:y|ies)|rat(?:ed|ings?)|capacity|limit(?:ed)?s?|not? more than|exceed|load(?:s|ing)?|load ?bearing|up to|payload|takes|holds?|dynamic|static|traglast|zul|zuladung|carga|charge)\b/i
 const WEIGHT =
-  /\b(?:weights?|weighs?|weighed|mass|own weight|empty|eigengewicht|gewicht|peso|poids|unladen)\b|\bwhat .* weighs\b/i
+  /\b(?:weights?|weighs?|weighed|mass|own weight|empty|scales?|eigengewicht|gewicht|peso|poids|unladen)\b|\bwhat .* weighs\b/i
 const NOT_MASS = /\b(?:max(?:imum)?\.? (?:\w+ )?weight|weight limit|weight,? max)\b/i
 const PEOPLE = /\b(?:people|persons?|rider|driver|passengers?|child|dog|bedding)\b/i
 /** Kinds of gear for which alone a rack’s limit may hold. */
@@ -31,7 +31,8 @@ const KINDS: readonly (readonly [string, RegExp])[] = [
   ['ski', /\bskis?\b/i],
   ['ladder', /\bladders?\b/i],
 ]
-const kindIn = (text: string): string | undefined => KINDS.find(([, words]) => words.test(text))?.[0]
+/** The kind of gear that a stretch names. */
+export const kindIn = (text: string): string | undefined => KINDS.find(([, words]) => words.test(text))?.[0]
 
 const RATING: Readonly<Record<Subject, string>> = {
   vehicle: 'roof.rating',
@@ -77,7 +78,7 @@ function byCounting(text: string): Subject | undefined {
   if (/\bper panel\b/i.test(text)) return 'panel'
   if (/\bper plate\b/i.test(text)) return 'adapter'
   if (/\bcradles?\b|\bper (?:bike|bicycle)\b/i.test(text)) return 'gear'
-  return /\bper set\b|\bfor the set\b/i.test(text) ? 'rack' : undefined
+  return undefined
 }
 
 /** What a counted phrase names is no subject: “excluding crossbars”, “with the rack”. */
@@ -100,6 +101,8 @@ export interface Whole {
   readonly counts: Said['counts']
   /** A letter or a message: its figures are of several things. */
   readonly isLetter: boolean
+  /** Its limits are told by kinds of gear. */
+  readonly hasKinds: boolean
 }
 
 function limitSaid(around: Around, whole: Whole): Said {
@@ -122,74 +125,114 @@ function limitSaid(around: Around, whole: Whole): Said {
   return { ...(state && { state }), ...(per && { per }), ...(counts && { counts }) }
 }
 
-/** What a mass of a text means: a limit, a weight, one of the vehicle’s masses; nothing where it is of something else. */
-export function massMeaning(amount: Amount, around: Around, whole: Whole): Meaning | undefined {
-  const { before, after, row, column, headings } = around
-  const own = `${before} ${after} ${row} ${column}`
-  const near = `${before} ${after}`
-  if (
-    NOT_OF_THE_RACK.test(own) ||
-    (headings[0] !== undefined && /\b(?:trailer|jack|parcel)\b/i.test(headings[0]))
+const OF_A_TEST = /\b(?:crash|tested|pull test)\b/i
+const BRACKETED = /(?:\(\s*(?:the )?(?:rack|carrier|box|basket|platform|bars|feet)|'s own)\s*$/i
+const ONE_BAR = /^(?:front|rear)(?: bar)?$/i
+/** A book or a label that says so much says what may be carried. */
+const BOOK_SAYS = /\b(?:manual|handbook|papers?|label|plate|sticker)\b.{0,60}\bsays?\s*$/i
+const CONDITION = /^.{0,12}\b(?:only|while (?:loading|climbing))\b/i
+
+function isOfElse(amount: Amount, around: Around): boolean {
+  const { before, after, row, column, headings, sentence } = around
+  return (
+    NOT_OF_THE_RACK.test(`${before} ${after} ${row} ${column}`) ||
+    OF_A_TEST.test(sentence) ||
+    /\b(?:trailers?|jack|parcel)\b/i.test(headings[0] ?? '') ||
+    amount.form !== 'one'
   )
-    return undefined
-  const vehicle = ofVehicle(own, whole.subject)
-  if (vehicle !== undefined && !/\b(?:box|parcel|carton)\b/i.test(own)) return { what: vehicle }
-  if (amount.form !== 'one') return undefined
-  if (!NO_MORE_THAN.test(before) && (FORBIDDEN.test(before) || FORBIDDEN_AFTER.test(after))) return undefined
-  const { near: subjectNear, subject: subjectFar } = subjectAround(bare(around), whole.subject)
-  const isWanted =
-    AT_LEAST.test(before) ||
-    AT_LEAST_AFTER.test(after) ||
-    /\bmust be rated\b|\bmust (?:bear|carry|hold)\b/i.test(around.sentence)
-  if (isWanted)
-    return whole.subject === 'gear' ? { what: 'gear.needs.rating', ...limitSaid(around, whole) } : undefined
-  const isWeight =
-    WEIGHT.test(own) &&
-    !NOT_MASS.test(own) &&
-    !LIMIT.test(`${before} ${row} ${column}`.replaceAll(/\bload (?:bars?|carriers?)\b|\bholder\b/gi, ''))
-  const nearWeight = WEIGHT.test(near) && !NOT_MASS.test(near) && !LIMIT.test(near)
-  const saysLimit =
-    LIMIT.test(own) ||
-    stateIn(near) !== undefined ||
-    stateIn(row) !== undefined ||
-    stateIn(column) !== undefined
-  if (nearWeight || isWeight) return massOf(around, subjectNear ?? subjectFar)
-  if (PEOPLE.test(own) && !/\btent\b/i.test(row)) return undefined
-  const heading = headings.join(' ')
-  const isRoof = subjectNear === 'roof'
-  const isUnderLimits = LIMIT.test(headings[0] ?? '') && !WEIGHT.test(headings[0] ?? '')
-  const kind = whole.subject === 'gear' ? undefined : kindIn(`${row} ${before}`)
-  if (
-    saysLimit ||
-    isRoof ||
-    isUnderLimits ||
-    (kind !== undefined && (LIMIT.test(heading) || around.row !== ''))
-  ) {
-    const counted = byCounting(after) ?? byCounting(before) ?? byCounting(row)
-    const told = counted ?? subjectNear ?? (headings.length > 0 ? subjectFar : whole.subject) ?? 'rack'
-    const isKind =
-      kind !== undefined && whole.subject !== undefined && told === 'gear' && counted === undefined
-    const subject = isKind ? (whole.subject === 'roof' ? 'roof' : 'rack') : told
-    const said = limitSaid(around, whole)
-    const what =
-      RATING[
-        subject === 'roof' && /\broof rack\b/i.test(near) && !/\broof (?:load|limit)/i.test(own)
-          ? 'rack'
-          : subject
-      ]
-    return { what, ...said, ...(kind !== undefined && (isKind || counted !== undefined) && { for: kind }) }
-  }
-  const per = perIn(after) ?? perIn(row)
-  const underWeights = WEIGHT.test(heading) || WEIGHT.test(column)
-  if (underWeights || (per !== undefined && (subjectNear ?? whole.subject) !== undefined && !whole.isLetter))
-    return massOf(around, subjectNear ?? subjectFar)
-  return undefined
 }
 
-function massOf(around: Around, subject: Subject | undefined): Meaning {
+const isForbidden = ({ before, after }: Around): boolean =>
+  !NO_MORE_THAN.test(before) && (FORBIDDEN.test(before) || FORBIDDEN_AFTER.test(after))
+
+const isWanted = ({ before, after, sentence }: Around): boolean =>
+  AT_LEAST.test(before) ||
+  AT_LEAST_AFTER.test(after) ||
+  /\bmust be rated\b|\bmust (?:bear|carry|hold)\b/i.test(sentence)
+
+function limitOf(around: Around, whole: Whole, before: Meaning | undefined): Meaning {
+  const { row, column, headings } = around
+  const own = `${around.before} ${around.after} ${row}`
+  const said = limitSaid(around, whole)
+  const { near, subject: far } = subjectAround(bare(around), whole.subject)
+  const counted = byCounting(around.after) ?? byCounting(around.before) ?? byCounting(row)
+  const kind = whole.subject === 'gear' ? undefined : kindIn(`${row} ${around.before}`)
+  const isOneBar = ONE_BAR.test(column) || ONE_BAR.test(row)
+  const isOfKind =
+    kind !== undefined && counted === undefined && (near === 'gear' || near === undefined) && whole.hasKinds
+  const inherited =
+    near === undefined && counted === undefined && before && isLimit(before) ? before.what : undefined
+  const told =
+    counted ??
+    near ??
+    (headings.length > 0 ? far : whole.subject) ??
+    (BOOK_SAYS.test(own) && /\bmanual|handbook\b/i.test(own) ? 'roof' : 'rack')
+  const subject = isOfKind
+    ? whole.subject === 'roof'
+      ? 'roof'
+      : 'rack'
+    : isOneBar && (told === 'rack' || told === 'roof')
+      ? 'bars'
+      : told
+  const condition = CONDITION.test(around.rest)
+  return {
+    what: inherited ?? RATING[subject],
+    ...(isOneBar && { per: 'each' as const }),
+    ...said,
+    ...(kind !== undefined && (isOfKind || counted === 'gear') && { for: kind }),
+    ...(condition && { sure: false }),
+  }
+}
+
+const isLimit = ({ what }: Meaning): boolean => /\.(?:rating|capacity)$/.test(what)
+
+/**
+ * What a mass of a text means: a limit, a weight, one of the vehicle’s masses; nothing where it is of something else.
+ * `before` is what the mass before it in the same sentence means: `50 kg on road, 35 kg off road`.
+ */
+export function massMeaning(
+  amount: Amount,
+  around: Around,
+  whole: Whole,
+  before: Meaning | undefined,
+): Meaning | undefined {
+  const { row, column, headings } = around
+  const near = `${around.before} ${around.after}`
+  const own = `${near} ${row} ${column}`
+  if (isOfElse(amount, around)) return undefined
+  const vehicle = ofVehicle(own, whole.subject)
+  if (vehicle !== undefined && !/\b(?:box|parcel|carton)\b/i.test(own)) return { what: vehicle }
+  if (isForbidden(around)) return undefined
+  if (isWanted(around))
+    return whole.subject === 'gear' ? { what: 'gear.needs.rating', ...limitSaid(around, whole) } : undefined
+  const { near: subjectNear, subject } = subjectAround(bare(around), whole.subject)
+  const saysWeight = (text: string) => WEIGHT.test(text) && !NOT_MASS.test(text) && !LIMIT.test(text)
+  if (BRACKETED.test(around.before) || saysWeight(near) || saysWeight(own))
+    return massOf(around, BRACKETED.test(around.before) ? subjectNear : subject, whole)
+  if (PEOPLE.test(own) && !/\btents?\b/i.test(own)) return undefined
+  const isKind = whole.hasKinds && whole.subject !== 'gear' && kindIn(row) !== undefined
+  const saysLimit =
+    LIMIT.test(own) ||
+    BOOK_SAYS.test(around.before) ||
+    [near, row, column].some((text) => stateIn(text) !== undefined)
+  const isUnderLimits = LIMIT.test(headings[0] ?? '') && !WEIGHT.test(headings[0] ?? '')
+  if (saysLimit || subjectNear === 'roof' || isKind) return limitOf(around, whole, before)
+  if (before && /\.(?:rating|capacity|mass)$/.test(before.what))
+    return isLimit(before)
+      ? limitOf(around, whole, before)
+      : { ...massOf(around, subject, whole), what: before.what }
+  if (isUnderLimits) return limitOf(around, whole, before)
+  const underWeights = WEIGHT.test(headings.join(' ')) || WEIGHT.test(column)
+  const per = perIn(around.after) ?? perIn(row)
+  const isOfPart = per !== undefined && (subjectNear ?? whole.subject) !== undefined && !whole.isLetter
+  return underWeights || isOfPart ? massOf(around, subject, whole) : undefined
+}
+
+function massOf(around: Around, subject: Subject | undefined, whole: Whole): Meaning {
   const { before, after, row, column } = around
   const per = perIn(after) ?? perIn(before) ?? perIn(row) ?? perIn(column)
   const isOne = /\b(?:weight|mass) of one\b|\bone bar\b/i.test(`${before} ${row}`)
-  const what = MASS[subject === undefined || subject === 'vehicle' || subject === 'roof' ? 'rack' : subject]
+  const of = subject ?? whole.subject
+  const what = MASS[of === undefined || of === 'vehicle' || of === 'roof' ? 'rack' : of]
   return { what, ...(isOne ? { per: 'each' as const } : per && { per }) }
 }

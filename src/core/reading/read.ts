@@ -4,7 +4,7 @@ import { distanceMeanings, speedMeanings, torqueMeanings, volumeMeanings } from 
 import { type Around, placed, type Placed } from './layout'
 import { lengthMeanings } from './lengths'
 import { type Letters, originalSpan, plainLetters } from './letters'
-import { massMeaning, type Whole } from './masses'
+import { kindIn, massMeaning, type Whole } from './masses'
 import { countsIn, HEDGED, OF_OTHERS } from './said'
 import { subjectOf } from './subject'
 import { unwrapped } from './unwrap'
@@ -26,17 +26,23 @@ function wholeOf(plain: string): Whole {
   const isLetter =
     /^\s*(?:hi|hello|hey|dear|good (?:morning|day))\b/i.test(plain) ||
     /\b(?:my|our|we|i) (?:car|want|have|looked|weighed|am)\b/i.test(plain)
-  return { subject: subjectOf(plain), counts, isLetter }
+  const kinds = new Set(plain.split('\n').flatMap((line) => kindIn(line.split(':')[0] ?? '') ?? []))
+  return { subject: subjectOf(plain), counts, isLetter, hasKinds: kinds.size > 1 }
 }
 
-function meaningsOf(amount: Amount, around: Around, whole: Whole): readonly Meaning[] {
+function meaningsOf(
+  amount: Amount,
+  around: Around,
+  whole: Whole,
+  previous: Meaning | undefined,
+): readonly Meaning[] {
   switch (amount.dimension) {
     case 'mass': {
-      const meaning = massMeaning(amount, around, whole)
+      const meaning = massMeaning(amount, around, whole, previous)
       return meaning ? [meaning] : []
     }
     case 'length':
-      return lengthMeanings(amount, around, whole)
+      return lengthMeanings(amount, around, whole, previous)
     case 'torque':
       return torqueMeanings(amount, around)
     case 'speed':
@@ -57,38 +63,61 @@ function clauseOf({ before, after }: Around): string {
   return `${from} ${to}`
 }
 
-function claimsOf(one: Placed, next: Placed | undefined, whole: Whole, letters: Letters): Claim[] {
+interface Read {
+  readonly one: Placed
+  readonly meanings: readonly Meaning[]
+}
+
+function claimsOf({ one, meanings }: Read, upToKmH: number | undefined, letters: Letters): Claim[] {
   const { amount, around } = one
   const { unit } = amount
-  if (!unit || around.quoted || OF_OTHERS.test(around.before) || OF_OTHERS.test(clauseOf(around))) return []
+  if (!unit) return []
+  const clause = clauseOf(around)
   const doubts =
-    amount.doubtful ||
-    amount.beside?.agrees === false ||
-    HEDGED.test(clauseOf(around)) ||
-    HEDGED.test(around.before)
-  const upTo =
-    next?.amount.dimension === 'speed' &&
-    /^\s*up to\s*$/i.test(letters.plain.slice(amount.end, next.amount.start))
-      ? inFirstUnit(next.amount.values[0] ?? 0, next.amount.unit ?? 'km/h')
-      : undefined
-  return meaningsOf(amount, around, whole).map(({ which = 0, sure = true, ...meaning }) => ({
+    amount.doubtful || amount.beside?.agrees === false || HEDGED.test(clause) || HEDGED.test(around.before)
+  return meanings.map(({ which = 0, sure = true, ...meaning }) => ({
     ...meaning,
     value: amount.values[which] ?? Number.NaN,
     unit,
     at: originalSpan(letters, amount.start, amount.end),
     sure: sure && !doubts,
-    ...(upTo !== undefined && { upToKmH: upTo }),
+    ...(upToKmH !== undefined && { upToKmH }),
   }))
 }
 
-/** `up to 90 km/h: 90 kg`, `75 kg up to 80 km/h`: the speed is the limit’s condition, and no limit of its own. */
-function isCondition(one: Placed, before: Placed | undefined, after: Placed | undefined): boolean {
-  return (
-    one.amount.dimension === 'speed' &&
-    /\bup to\s*$/i.test(one.around.before) &&
-    (before?.amount.dimension === 'mass' || after?.amount.dimension === 'mass')
+/** `up to 90 km/h: 90 kg`, `75 kg up to 80 km/h`: the speed belongs to the limit beside it, and is no limit of its own. */
+function speedsOf(all: readonly Placed[], plain: string): ReadonlyMap<Placed, Placed> {
+  const speeds = new Map<Placed, Placed>()
+  all.forEach((speed, i) => {
+    if (speed.amount.dimension !== 'speed' || !/\bup to\s*$/i.test(speed.around.before)) return
+    const [before, after] = [all[i - 1], all[i + 1]]
+    const isAfter =
+      before?.amount.dimension === 'mass' &&
+      /^\s*up to\s*$/i.test(plain.slice(before.amount.end, speed.amount.start))
+    const isBefore =
+      after?.amount.dimension === 'mass' && /^[\s:]*$/.test(plain.slice(speed.amount.end, after.amount.start))
+    const limit = isAfter ? before : isBefore ? after : undefined
+    if (limit) speeds.set(limit, speed)
+  })
+  return speeds
+}
+
+/** Two limits of one thing, for the same and in the same state, that differ: no reader can say which one counts. */
+function withConflictsAsked(claims: readonly Claim[]): Claim[] {
+  const keyOf = ({ what, state, per, for: kind, upToKmH }: Claim) =>
+    JSON.stringify([what, state, per, kind, upToKmH])
+  const values = new Map<string, Set<number>>()
+  for (const claim of claims)
+    if (MUST_AGREE.test(claim.what) && claim.unit) {
+      const key = keyOf(claim)
+      const si = Math.round(inFirstUnit(Number(claim.value), claim.unit as 'kg') * 10)
+      values.set(key, (values.get(key) ?? new Set()).add(si))
+    }
+  return claims.map((claim) =>
+    (values.get(keyOf(claim))?.size ?? 0) > 1 ? { ...claim, sure: false } : claim,
   )
 }
+const MUST_AGREE = /\.(?:rating|capacity)$|^vehicle\.(?:length|width|height|wheelbase|mass)/
 
 /** What a text says, in the order of its places: figures and words, each with where it stands. What it does not say of a figure is left open. */
 export function readText(text: string): Claim[] {
@@ -96,19 +125,27 @@ export function readText(text: string): Claim[] {
   const { plain } = letters
   const whole = wholeOf(plain)
   const all = placed(plain, amountsIn(letters))
-  const figures = all.flatMap((one, i) => {
-    if (isCondition(one, all[i - 1], all[i + 1])) return []
-    const before = all[i - 1]
-    const isUnder =
-      before !== undefined &&
-      isCondition(before, undefined, one) &&
-      one.around.sentence === before.around.sentence
-    const upToKmH = isUnder
-      ? inFirstUnit(before.amount.values[0] ?? 0, before.amount.unit ?? 'km/h')
-      : undefined
-    return claimsOf(one, all[i + 1], whole, letters).map((claim) =>
-      upToKmH === undefined ? claim : { ...claim, upToKmH },
+  const speeds = speedsOf(all, plain)
+  const conditions = new Set(speeds.values())
+  const claims: Claim[] = []
+  let previous: Read | undefined
+  for (const one of all) {
+    const { amount, around } = one
+    if (
+      conditions.has(one) ||
+      around.quoted ||
+      OF_OTHERS.test(around.before) ||
+      OF_OTHERS.test(clauseOf(around))
     )
-  })
-  return [...figures, ...wordClaims(letters)].toSorted((a, b) => a.at[0] - b.at[0])
+      continue
+    const isOn =
+      previous?.one.around.sentence === around.sentence && previous.one.amount.dimension === amount.dimension
+    const meanings = meaningsOf(amount, around, whole, isOn ? previous?.meanings.at(-1) : undefined)
+    const read = { one, meanings }
+    const speed = speeds.get(one)?.amount
+    const upTo = speed ? inFirstUnit(speed.values[0] ?? 0, speed.unit ?? 'km/h') : undefined
+    claims.push(...claimsOf(read, upTo, letters))
+    if (meanings.length > 0) previous = read
+  }
+  return [...withConflictsAsked(claims), ...wordClaims(letters)].toSorted((a, b) => a.at[0] - b.at[0])
 }

@@ -28,7 +28,7 @@ const EACH =
   /\b(?:each|apiece)\b|\bper (?:bar|foot|plate|panel|bike|bicycle|point|hook|bolt|cradle|bracket|side|piece|carrier)\b/i
 const PAIR = /\b(?:per|the|a|of the|for the|for each) pair\b|\bpair of\b|\bper two\b/i
 const SET =
-  /\b(?:per|whole|the|complete|entire|for the|full) (?:set|kit)\b|\bset of (?:\d|two|three|four|six)\b|\ball (?:four|three|six) together\b|\b(?:the )?(?:two|three|four|six) together\b|\bboth\b/i
+  /\b(?:per|whole|complete|entire|for the|full) (?:set|kit)\b|\bset of (?:\d|two|three|four|six)\b|\ball (?:four|three|six) together\b|\b(?:the )?(?:two|three|four|six) together\b|\bboth\b/i
 
 /** How many of a thing a figure is for. */
 export function perIn(text: string): Said['per'] {
@@ -47,7 +47,7 @@ const EVERYTHING = new RegExp(
   'i',
 )
 /** “Contents” and “cargo” are what goes in: the carrier is not of them. */
-const CONTENTS = /\b(?:max\.? |maximum )?(?:contents|cargo load)\b/i
+const CONTENTS = /\bmax(?:imum|\.)? (?:contents|cargo load)\b/i
 
 /** What a limit counts: the rack with the rest, or the load alone. */
 export function countsIn(text: string): Said['counts'] {

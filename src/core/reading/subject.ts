@@ -27,8 +27,7 @@ const WORDS: readonly (readonly [Subject, RegExp])[] = [
   ['feet', /\b(?:platform )?f(?:ee|oo)t\b|\btower foot\b|\btowers?\b/i],
   ['platform', /\bplatform\b/i],
   ['rack', /\b(?:roof|bed) ?rack\b|\brack\b|\bset of bars\b|\bcrossbars?, set\b/i],
-  ['bars', /\bcross ?bars?\b|\bload bars?\b|\bbars?\b|\broof bars\b/i],
-  ['rack', /\b(?:set|kit)\b/i],
+  ['bars', /\b(?:cross ?|roof |load )?bars?\b|\bbarras\b|\bbarres\b|\bdachträger\b/i],
   [
     'roof',
     /\broof\b(?! ?(?:rack|box|bars?|tent|rails?|carrier|basket|channel|points?|load (?:bar|carrier)))/i,
@@ -44,15 +43,22 @@ export function subjectsIn(text: string): Subject[] {
   return found.toSorted((a, b) => a.at - b.at).map(({ subject }) => subject)
 }
 
-/** What a whole text is about: by its first line that names a thing. */
+/** A text that says what bars it wants is of what goes on them. */
+const WANTS_BARS =
+  /\bfits? (?:cross ?)?bars\b|\bfits crossbars\b|\bcross ?bars? (?:distance|spread|spacing)\b|\bmax(?:imum|\.)? (?:cargo load|contents)\b/i
+
+/** What a whole text is about: by its first line that names a thing, by the bars it wants, or by the one thing it names. */
 export function subjectOf(plain: string): Subject | undefined {
   const lines = plain.split('\n', 12).filter((line) => line.trim() !== '')
   for (const line of lines.slice(0, 2)) {
     const [head = ''] = line.split(/ for |\bfits\b|:/i)
     const all = subjectsIn(head)
-    if (all[0]) return all[0] === 'roof' && /^\W*(?:\d+(?:\.\d+)* )?roof\W*$/i.test(line) ? 'roof' : all[0]
+    if (all[0]) return all[0]
   }
-  return undefined
+  if (WANTS_BARS.test(plain)) return 'gear'
+  const named = new Set(subjectsIn(plain).filter((subject) => subject !== 'vehicle'))
+  const [only] = named
+  return named.size === 1 ? only : undefined
 }
 
 /** The one an amount is said of, from near to far. */
@@ -63,7 +69,9 @@ export function subjectAround(
   readonly near: Subject | undefined
   readonly subject: Subject | undefined
 } {
-  const near = [after, before, column, row].map((text) => subjectsIn(text)).find((all) => all.length > 0)?.[0]
+  const isAfter = /^\s*(?:is|are|per|each|for|of|on|may|by)\b/i.test(after)
+  const order = isAfter ? [after, before, column, row] : [before, after, column, row]
+  const near = order.map((text) => subjectsIn(text)).find((all) => all.length > 0)?.[0]
   const over = headings.map((text) => subjectsIn(text)[0]).find((each) => each !== undefined)
   return { near, subject: near ?? over ?? whole }
 }

@@ -9,6 +9,8 @@ const CUT_NUMBER = /(?:\b(?:is|to|of|than|are|by|from|with|up|at)\s|:\s*|[:=(]\s
 const REST_OF_NUMBER = new RegExp(String.raw`^\d{1,2}\s?(?:${UNIT_AHEAD})`, 'i')
 const UNIT_FIRST = new RegExp(String.raw`^(?:${UNIT_AHEAD})`, 'i')
 
+const ENDS_IN_UNIT = new RegExp(String.raw`\d\s?(?:${UNIT_AHEAD})$`, 'i')
+
 type Join = 'word' | 'number' | 'space' | undefined
 
 function joinOf(line: string, next: string): Join {
@@ -16,7 +18,11 @@ function joinOf(line: string, next: string): Join {
   if (CUT_WORD.test(line) && /^[a-z]/.test(next)) return 'word'
   if (CUT_NUMBER.test(line) && REST_OF_NUMBER.test(next)) return 'number'
   if (NUMBER_AT_END.test(line) && (UNIT_FIRST.test(next) || /^(?:to|-) ?\d/.test(next))) return 'space'
-  const goesOn = line.length >= PROSE_LETTERS && !/[.:;!?|]$/.test(line) && !/ {3}|\t|^\s*[-•*>|]/.test(line)
+  const goesOn =
+    line.length >= PROSE_LETTERS &&
+    !ENDS_IN_UNIT.test(line) &&
+    !/[.:;!?|]$/.test(line) &&
+    !/ {3}|\t|^\s*[-•*>|]/.test(line)
   return goesOn && /^[a-z(]/.test(next) ? 'space' : undefined
 }
 

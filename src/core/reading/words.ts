@@ -32,7 +32,7 @@ const BODIES: Readonly<Record<string, string>> = {
   wagon: 'estate',
   'tall wagon': 'tallWagon',
   hatchback: 'smallHatchback',
-  van: 'van',
+  van: 'tallVan',
   'tall van': 'tallVan',
 }
 const ATTACHMENTS: readonly (readonly [RegExp, string])[] = [
@@ -63,7 +63,8 @@ const RULES: readonly Rule[] = [
     },
   },
   {
-    words: /(?<![\d/])(\d{1,2}\/\d{1,2})("?)-(\d{2})\b(?: ?x ?(?:(\d{1,2})[- ])?(\d)\/(\d)")?/g,
+    words:
+      /(?<![\d/])(?<!\d )(\d{1,2}\/\d{1,2})("?)-(\d{2})\b(?! \d\/)(?: ?x ?(?:(\d{1,2})[- ])?(\d)\/(\d)")?/g,
     gives: ([, size = '', mark = '', pitch = '', whole = '0', over, under]) => [
       { what: 'joint.thread', value: `${size}${mark}-${pitch}`, unit: null },
       ...(over === undefined || under === undefined
@@ -118,7 +119,7 @@ const RULES: readonly Rule[] = [
   },
   {
     words:
-      /\b(?:van|car|estate|saloon|wagon|hatchback|pickup|truck),? (?:of )?((?:19|20)\d{2})(?![-\d.,])|\bdoors,? ((?:19|20)\d{2})(?![-\d.,]| ?(?:to|-))/gi,
+      /\b(?:van|car|estate|saloon|wagon|hatchback|pickup|truck),? (?:of )?((?:19|20)\d{2})(?![-\d.,])|\bdoors,? ((?:19|20)\d{2})(?![-\d.]| ?(?:to|-))/gi,
     gives: ([, a, b]) => [year('vehicle.year', a ?? b ?? '')],
   },
   {
