@@ -208,7 +208,8 @@ const product: Fold = (left, between, right) => {
 
 /** `75 kg (165 lb)`: the same in another unit, or two figures that do not agree. */
 const pair: Fold = (left, between, right) => {
-  if (!/^(?: ?[(/=;] ?| {2,}\(?| or | ?\) ?; ?)$/.test(between)) return undefined
+  const isBelow = /^ *\n *$/.test(between) && left.form === 'product'
+  if (!isBelow && !/^(?: ?[(/=;] ?| {2,}\(?| or | ?\) ?; ?)$/.test(between)) return undefined
   if (!left.unit || !right.unit || left.dimension !== right.dimension) return undefined
   const isSameUnit = left.unit === right.unit
   if (left.form !== right.form || (isSameUnit && !/[(;]/.test(between))) return undefined
@@ -220,7 +221,7 @@ const pair: Fold = (left, between, right) => {
       Math.abs(a - b) <= 0.5 * inFirstUnit(1, right.unit ?? 'mm')
     )
   })
-  if (isSameUnit && !agrees) return undefined
+  if ((isSameUnit || isBelow) && !agrees) return undefined
   const before = left.beside
   if (left.turned && agrees) return { ...right, start: left.start, ...markOf(left, right) }
   return {
@@ -232,13 +233,16 @@ const pair: Fold = (left, between, right) => {
   }
 }
 
+/** Figures that belong together stand no further apart. */
+const MOST_BETWEEN = 40
+
 function folded(amounts: readonly Amount[], text: string, fold: Fold): Amount[] {
   const all: Amount[] = []
   for (const amount of amounts) {
     const left = all.at(-1)
     const gap = left ? amount.start - left.end : 0
     const joined =
-      left && gap <= 24 ? fold(left, text.slice(left.end, amount.start), amount, text) : undefined
+      left && gap <= MOST_BETWEEN ? fold(left, text.slice(left.end, amount.start), amount, text) : undefined
     if (joined) all[all.length - 1] = joined
     else all.push(amount)
   }

@@ -90,7 +90,9 @@ function linesOf(plain: string): Line[] {
 function sentenceAround(text: string, from: number, to: number): readonly [number, number] {
   let start = 0
   let end = text.length
-  for (const mark of text.matchAll(/;\s+|[!?]+\s+|\.\s+(?=[A-Za-z"(])|\.\s{2,}| - (?=[A-Za-z])/g)) {
+  for (const mark of text.matchAll(
+    /;\s+|[!?]+\s+|\.\s+(?=[A-Za-z"(])|(?<=[a-z]{4})\.\s+(?=\d)|\.\s{2,}| - (?=[A-Za-z])/g,
+  )) {
     if (mark[0].startsWith('.') && ABBREVIATED.test(text.slice(0, mark.index))) continue
     if (mark.index + mark[0].length <= from) start = mark.index + mark[0].length
     else if (mark.index >= to) {
@@ -101,10 +103,11 @@ function sentenceAround(text: string, from: number, to: number): readonly [numbe
   return [start, end]
 }
 
-const cut = (after: string): string => after.split(/[,;()]|\s\/\s|\.\s/)[0] ?? after
+const cut = (after: string): string =>
+  after.split(/[,;()]|\s\/\s|\.\s|\b(?:takes|carr(?:y|ies)|holds|weighs|max)\b/i)[0] ?? after
 
 /** What stands between two amounts belongs to the second from its last mark on. */
-const lastClause = (between: string): string => between.split(/[,;(/]|\band\b/).at(-1) ?? between
+const lastClause = (between: string): string => between.split(/[,;(]|\s\/\s|\band\b/).at(-1) ?? between
 
 const spaced = (text: string): string => text.replaceAll('_', ' ')
 
@@ -194,8 +197,8 @@ export function placed(plain: string, amounts: readonly Amount[]): Placed[] {
       const to = isCell ? Math.max(cell.end, amount.end) : line.end
       const stretch = plain.slice(from, to)
       const [a, b] = sentenceAround(stretch, amount.start - from, amount.end - from)
-      const previous = here[i - 1]
-      const following = here[i + 1]
+      const previous = here.slice(0, i).findLast(({ unit }) => unit !== undefined)
+      const following = here.slice(i + 1).find(({ unit }) => unit !== undefined)
       const beforeFrom = Math.max(from + a, previous?.end ?? 0)
       const afterTo = Math.min(from + b, following?.start ?? Number.MAX_SAFE_INTEGER)
       const after = plain.slice(amount.end, afterTo)

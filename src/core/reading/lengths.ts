@@ -10,14 +10,15 @@ const NOT_A_SIZE =
 const NOT_WHEELBASE = /\bwheel(?:s|ed)?\b/i
 const APART =
   /\b(?:apart|distance|spacing|spread|between|bar to bar|from bar to bar|front bar to rear|to rear bar|from front bar|neighbours)\b/i
+const TOWER = /\btowers?\b|\buprights?\b|\bfoot to foot\b|\bcentres? of (?:the )?feet\b/i
 const INSIDE = /\b(?:inside|inner|internal|interior)\b/i
 
 type Sided = 'length' | 'width' | 'height'
-const SIZES: Readonly<Partial<Record<Subject, Readonly<Record<Sided, string>>>>> = {
+const SIZES: Readonly<Partial<Record<Subject, Readonly<Record<Sided, string | undefined>>>>> = {
   vehicle: { length: 'vehicle.length', width: 'vehicle.width', height: 'vehicle.height' },
   bars: { length: 'bar.length', width: 'bar.profile.width', height: 'bar.profile.height' },
   platform: { length: 'platform.length', width: 'platform.width', height: 'platform.height' },
-  feet: { length: 'foot.length', width: 'foot.width', height: 'foot.height' },
+  feet: { length: undefined, width: 'foot.width', height: 'foot.height' },
   adapter: { length: 'adapter.length', width: 'adapter.width', height: 'adapter.height' },
   gear: { length: 'gear.length', width: 'gear.width', height: 'gear.height' },
 }
@@ -131,7 +132,7 @@ const RULES: readonly Rule[] = [
   ],
   [/\b(?:windscreen|windshield|door gap)\b/i, one('rack.x.front')],
   [
-    /\btowers?\b|\buprights?\b|\bfoot to foot\b|\bcentres? of (?:the )?feet\b/i,
+    TOWER,
     (amount, around) => {
       if (amount.form === 'range') return ends(amount, 'rack.tower')
       const sides = frontOrRear('rack.tower', around)
@@ -157,6 +158,9 @@ const RULES: readonly Rule[] = [
   [/\badds\b/i, one('adapter.height')],
 ]
 
+/** What a heading may say of the figures under it. */
+const OF_HEADINGS = RULES.filter(([words]) => words === TOWER || words === APART)
+
 function sizes(amount: Amount, around: Around, whole: Whole, subject: Subject | undefined): Meaning[] {
   const { before, after, row, column, headings } = around
   const own = `${before} ${after} ${row} ${column}`
@@ -175,7 +179,7 @@ function sizes(amount: Amount, around: Around, whole: Whole, subject: Subject | 
   if (side !== undefined)
     return [{ what: of[side], sure: subject !== undefined || whole.subject !== undefined }]
   const heading = around.headings[0] ?? ''
-  const rule = RULES.find(([words]) => words.test(heading))
+  const rule = OF_HEADINGS.find(([words]) => words.test(heading))
   if (rule) return rule[1](amount, around, whole, subject)
   const isBar = subject === 'bars' || (headings.length > 0 && whole.subject === 'bars')
   const isLong = millimetres(amount) >= LEAST_BAR_MM
@@ -195,13 +199,15 @@ const lastPiece = (text: string): string =>
     .at(-1) ?? text
 
 /** `min 610 mm max 1020 mm`, `left 745 mm, right 742 mm`: the second of two that are said together. */
-function followOn({ before }: Around, previous: Meaning | undefined): Meaning | undefined {
+function followOn({ before, row }: Around, previous: Meaning | undefined): Meaning | undefined {
   if (previous === undefined) return undefined
   if (previous.what.endsWith('.from') && /\b(?:max(?:imum)?\.?|to|at most|up to)\s*$/i.test(before))
     return { what: previous.what.replace(/from$/, 'to') }
   if (previous.what.endsWith('.left') && /\bright\s*:?\s*$/i.test(before))
     return { what: previous.what.replace(/left$/, 'right') }
-  return previous.what.endsWith('.front') && /\brear\s*:?\s*$/i.test(before)
+  const isRear =
+    /\brear\s*:?\s*$/i.test(before) || (/\bfront ?\/ ?rear\b/i.test(row) && /^\s*\/?\s*$/.test(before))
+  return previous.what.endsWith('.front') && isRear
     ? { what: previous.what.replace(/front$/, 'rear') }
     : undefined
 }

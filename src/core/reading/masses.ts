@@ -14,7 +14,7 @@ import {
   type Said,
   stateIn,
 } from './said'
-import { type Subject, subjectAround } from './subject'
+import { type Subject, subjectAround, withoutCounted } from './subject'
 
 const LIMIT =
   /\b(?:max(?:imum)?|permissible|permitted|allowed|allowable|may carry|could carry|carr(?:y|ies)|rat(?:ed|ings?)|capacity|limit(?:ed)?s?|not? more than|exceed|load(?:s|ing)?|load ?bearing|up to|payload|takes|holds?|dynamic|static|traglast|zul|zuladung|carga|charge)\b/i
@@ -72,21 +72,14 @@ function ofVehicle(own: string, whole: Subject | undefined): string | undefined 
 }
 
 /** `37.5 kg per bar`, `per set`: the words that count name the thing as well. */
-function byCounting(text: string): Subject | undefined {
+function byCounting(text: string, whole: Whole): Subject | undefined {
   if (/\bper (?:pair of )?(?:cross)?bars?\b|\bpair of bars\b|\bbar each\b/i.test(text)) return 'bars'
   if (/\b(?:per|each) f(?:oo|ee)t\b/i.test(text)) return 'feet'
   if (/\bper panel\b/i.test(text)) return 'panel'
   if (/\bper plate\b/i.test(text)) return 'adapter'
   if (/\bcradles?\b|\bper (?:bike|bicycle)\b/i.test(text)) return 'gear'
-  return undefined
+  return /\bper set\b|\bfor the set\b/i.test(text) && whole.subject === undefined ? 'rack' : undefined
 }
-
-/** What a counted phrase names is no subject: “excluding crossbars”, “with the rack”. */
-const withoutCounted = (text: string): string =>
-  text.replaceAll(
-    /\b(?:excl(?:\.|uding)?|incl(?:\.|uding)?|without|with|plus|less)\b[^,.;:]*|\b(?:rack|bars|platform|box|basket|carrier)(?: weight)? (?:is |are )?(?:not )?(?:included|counted)(?: in)?\b/gi,
-    ' ',
-  )
 
 const bare = (around: Around): Around => ({
   ...around,
@@ -127,6 +120,7 @@ function limitSaid(around: Around, whole: Whole): Said {
 
 const OF_A_TEST = /\b(?:crash|tested|pull test)\b/i
 const BRACKETED = /(?:\(\s*(?:the )?(?:rack|carrier|box|basket|platform|bars|feet)|'s own)\s*$/i
+const NAMED_ALONE = /^\s*(?:the )?(?:rack|carrier|box|basket|platform|bars|feet)\s*$/i
 const ONE_BAR = /^(?:front|rear)(?: bar)?$/i
 /** A book or a label that says so much says what may be carried. */
 const BOOK_SAYS = /\b(?:manual|handbook|papers?|label|plate|sticker)\b.{0,60}\bsays?\s*$/i
@@ -155,7 +149,8 @@ function limitOf(around: Around, whole: Whole, before: Meaning | undefined): Mea
   const own = `${around.before} ${around.after} ${row}`
   const said = limitSaid(around, whole)
   const { near, subject: far } = subjectAround(bare(around), whole.subject)
-  const counted = byCounting(around.after) ?? byCounting(around.before) ?? byCounting(row)
+  const counted =
+    byCounting(around.after, whole) ?? byCounting(around.before, whole) ?? byCounting(row, whole)
   const kind = whole.subject === 'gear' ? undefined : kindIn(`${row} ${around.before}`)
   const isOneBar = ONE_BAR.test(column) || ONE_BAR.test(row)
   const isOfKind =
@@ -174,13 +169,18 @@ function limitOf(around: Around, whole: Whole, before: Meaning | undefined): Mea
     : isOneBar && (told === 'rack' || told === 'roof')
       ? 'bars'
       : told
+  const isOpenAfter =
+    inherited !== undefined &&
+    said.state === undefined &&
+    before?.state !== undefined &&
+    said.per === before.per
   const condition = CONDITION.test(around.rest)
   return {
     what: inherited ?? RATING[subject],
     ...(isOneBar && { per: 'each' as const }),
     ...said,
     ...(kind !== undefined && (isOfKind || counted === 'gear') && { for: kind }),
-    ...(condition && { sure: false }),
+    ...((condition || isOpenAfter) && { sure: false }),
   }
 }
 
@@ -207,8 +207,14 @@ export function massMeaning(
     return whole.subject === 'gear' ? { what: 'gear.needs.rating', ...limitSaid(around, whole) } : undefined
   const { near: subjectNear, subject } = subjectAround(bare(around), whole.subject)
   const saysWeight = (text: string) => WEIGHT.test(text) && !NOT_MASS.test(text) && !LIMIT.test(text)
-  if (BRACKETED.test(around.before) || saysWeight(near) || saysWeight(own))
-    return massOf(around, BRACKETED.test(around.before) ? subjectNear : subject, whole)
+  const isOwn =
+    BRACKETED.test(around.before) ||
+    (before !== undefined &&
+      isLimit(before) &&
+      NAMED_ALONE.test(around.before) &&
+      /^\s*\)/.test(around.after))
+  if (isOwn || saysWeight(near) || saysWeight(own))
+    return massOf(around, isOwn ? subjectNear : subject, whole)
   if (PEOPLE.test(own) && !/\btents?\b/i.test(own)) return undefined
   const isKind = whole.hasKinds && whole.subject !== 'gear' && kindIn(row) !== undefined
   const saysLimit =
@@ -220,7 +226,7 @@ export function massMeaning(
   if (before && /\.(?:rating|capacity|mass)$/.test(before.what))
     return isLimit(before)
       ? limitOf(around, whole, before)
-      : { ...massOf(around, subject, whole), what: before.what }
+      : { ...massOf(around, subject, whole), ...(subjectNear === undefined && { what: before.what }) }
   if (isUnderLimits) return limitOf(around, whole, before)
   const underWeights = WEIGHT.test(headings.join(' ')) || WEIGHT.test(column)
   const per = perIn(around.after) ?? perIn(row)

@@ -27,7 +27,8 @@ function wholeOf(plain: string): Whole {
     /^\s*(?:hi|hello|hey|dear|good (?:morning|day))\b/i.test(plain) ||
     /\b(?:my|our|we|i) (?:car|want|have|looked|weighed|am)\b/i.test(plain)
   const kinds = new Set(plain.split('\n').flatMap((line) => kindIn(line.split(':')[0] ?? '') ?? []))
-  return { subject: subjectOf(plain), counts, isLetter, hasKinds: kinds.size > 1 }
+  const hasKinds = kinds.size > 1
+  return { subject: subjectOf(plain, hasKinds), counts, isLetter, hasKinds }
 }
 
 function meaningsOf(
@@ -51,7 +52,7 @@ function meaningsOf(
       return distanceMeanings(amount, around)
     case 'volume':
       return volumeMeanings(amount, around)
-    case undefined:
+    default:
       return []
   }
 }
@@ -93,7 +94,7 @@ function speedsOf(all: readonly Placed[], plain: string): ReadonlyMap<Placed, Pl
     const [before, after] = [all[i - 1], all[i + 1]]
     const isAfter =
       before?.amount.dimension === 'mass' &&
-      /^\s*up to\s*$/i.test(plain.slice(before.amount.end, speed.amount.start))
+      /^[ \t]*up to\s*$/i.test(plain.slice(before.amount.end, speed.amount.start))
     const isBefore =
       after?.amount.dimension === 'mass' && /^[\s:]*$/.test(plain.slice(speed.amount.end, after.amount.start))
     const limit = isAfter ? before : isBefore ? after : undefined
@@ -141,6 +142,17 @@ export function readText(text: string): Claim[] {
     const isOn =
       previous?.one.around.sentence === around.sentence && previous.one.amount.dimension === amount.dimension
     const meanings = meaningsOf(amount, around, whole, isOn ? previous?.meanings.at(-1) : undefined)
+    // “Each 50 kg, the three 150 kg, never more than 150 kg”: said again is not said of something else.
+    const isAgain =
+      isOn &&
+      meanings.some(
+        ({ what, per }) =>
+          per === undefined &&
+          claims.some(
+            (claim) => claim.what === what && claim.value === amount.values[0] && claim.per !== undefined,
+          ),
+      )
+    if (isAgain) continue
     const read = { one, meanings }
     const speed = speeds.get(one)?.amount
     const upTo = speed ? inFirstUnit(speed.values[0] ?? 0, speed.unit ?? 'km/h') : undefined

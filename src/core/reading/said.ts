@@ -25,7 +25,7 @@ export function stateIn(text: string): State | undefined {
 }
 
 const EACH =
-  /\b(?:each|apiece)\b|\bper (?:bar|foot|plate|panel|bike|bicycle|point|hook|bolt|cradle|bracket|side|piece|carrier)\b/i
+  /\beach\b(?! (?:limit|figure|value|of the (?:limits|figures)))|\bapiece\b|\bper (?:bar|foot|plate|panel|bike|bicycle|point|hook|bolt|cradle|bracket|side|piece|carrier)\b/i
 const PAIR = /\b(?:per|the|a|of the|for the|for each) pair\b|\bpair of\b|\bper two\b/i
 const SET =
   /\b(?:per|whole|complete|entire|for the|full) (?:set|kit)\b|\bset of (?:\d|two|three|four|six)\b|\ball (?:four|three|six) together\b|\b(?:the )?(?:two|three|four|six) together\b|\bboth\b/i

@@ -35,6 +35,14 @@ const WORDS: readonly (readonly [Subject, RegExp])[] = [
   ['vehicle', /\b(?:vehicle|car|saloon|estate|wagon|hatchback|van|pickup|truck|suv)\b/i],
 ]
 
+/** What a counted phrase names is no subject: “excluding crossbars”, “with the rack”. */
+export const withoutCounted = (text: string): string =>
+  text.replaceAll(
+    /\b(?:excl(?:\.|uding)?|incl(?:\.|uding)?|without|with|plus|less)\b[^,.;:\n]*|\b(?:rack|(?:cross)?bars|platform|box|basket|carrier)(?: weight)? (?:is |are )?(?:not )?(?:included|counted)(?: in)?\b/gi,
+    ' ',
+  )
+const OF_VEHICLES = /\bwheel ?base\b|\bkerb (?:weight|mass)\b|\boverall (?:length|height|width)\b/i
+
 /** The first that a stretch speaks of, by the order of its words. */
 export function subjectsIn(text: string): Subject[] {
   const found = WORDS.map(([subject, words]) => ({ subject, at: words.exec(text)?.index ?? -1 })).filter(
@@ -48,7 +56,7 @@ const WANTS_BARS =
   /\bfits? (?:cross ?)?bars\b|\bfits crossbars\b|\bcross ?bars? (?:distance|spread|spacing)\b|\bmax(?:imum|\.)? (?:cargo load|contents)\b/i
 
 /** What a whole text is about: by its first line that names a thing, by the bars it wants, or by the one thing it names. */
-export function subjectOf(plain: string): Subject | undefined {
+export function subjectOf(plain: string, hasKinds: boolean): Subject | undefined {
   const lines = plain.split('\n', 12).filter((line) => line.trim() !== '')
   for (const line of lines.slice(0, 2)) {
     const [head = ''] = line.split(/ for |\bfits\b|:/i)
@@ -56,9 +64,11 @@ export function subjectOf(plain: string): Subject | undefined {
     if (all[0]) return all[0]
   }
   if (WANTS_BARS.test(plain)) return 'gear'
-  const named = new Set(subjectsIn(plain).filter((subject) => subject !== 'vehicle'))
+  const all = WORDS.filter(([, words]) => words.test(withoutCounted(plain))).map(([subject]) => subject)
+  const named = new Set(all.filter((subject) => subject !== 'vehicle' && subject !== 'roof'))
   const [only] = named
-  return named.size === 1 ? only : undefined
+  if (named.size === 0) return OF_VEHICLES.test(plain) ? 'vehicle' : undefined
+  return named.size === 1 && !hasKinds ? only : undefined
 }
 
 /** The one an amount is said of, from near to far. */
