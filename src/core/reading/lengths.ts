@@ -3,7 +3,7 @@ import type { Meaning } from './claim'
 import type { Around } from './layout'
 import type { Whole } from './masses'
 import { AT_LEAST, NOT_OF_THE_RACK } from './said'
-import { type Subject, subjectAround } from './subject'
+import { type Subject, subjectAround, withoutCounted } from './subject'
 
 const NOT_A_SIZE =
   /\b(?:socket|drive|hex|allen|keys?|wrench|spanner|drill|cut|strip|engagement|hook|straps?|cable|lead|wheels?|mattress|thick(?:ness)? of|rails? \d|walking|carpet|page|\d turns?|turns? more)\b/i
@@ -121,7 +121,10 @@ const frontOrRear = (what: string, around: Around): Meaning[] => {
 
 /** From the narrowest words to the widest: the first whose words stand near an amount reads it. */
 const RULES: readonly Rule[] = [
-  [/\bgarage|car ?park|clearance|ceiling|carport|barrier\b|\bdoor at home\b/i, one('clearance.height')],
+  [
+    /\bgarage|car ?park|car ?wash|allow for a height|clearance|ceiling|carport|barrier\b|\bdoor at home\b/i,
+    one('clearance.height'),
+  ],
   [/\bwheel ?base\b/i, one('vehicle.wheelbase')],
   [
     /\btrack\b/i,
@@ -161,7 +164,12 @@ const RULES: readonly Rule[] = [
 /** What a heading may say of the figures under it. */
 const OF_HEADINGS = RULES.filter(([words]) => words === TOWER || words === APART)
 
-function sizes(amount: Amount, around: Around, whole: Whole, subject: Subject | undefined): Meaning[] {
+function sizes(
+  amount: Amount,
+  around: Around,
+  whole: Whole,
+  subject: Subject | undefined,
+): readonly Meaning[] {
   const { before, after, row, column, headings } = around
   const own = `${before} ${after} ${row} ${column}`
   if (INSIDE.test(own)) return []
@@ -176,12 +184,16 @@ function sizes(amount: Amount, around: Around, whole: Whole, subject: Subject | 
   }
   if (amount.form === 'range') return []
   const side = sided(after.slice(0, 24)) ?? sided(lastPiece(before)) ?? sided(column) ?? sided(row)
+  const what = side && of[side]
   if (side !== undefined)
-    return [{ what: of[side], sure: subject !== undefined || whole.subject !== undefined }]
+    return what === undefined ? [] : [{ what, sure: subject !== undefined || whole.subject !== undefined }]
   const heading = around.headings[0] ?? ''
   const rule = OF_HEADINGS.find(([words]) => words.test(heading))
   if (rule) return rule[1](amount, around, whole, subject)
-  const isBar = subject === 'bars' || (headings.length > 0 && whole.subject === 'bars')
+  const isBar =
+    subject === 'bars' ||
+    /\bbars?(?: of)?[:\s]*$/i.test(withoutCounted(before)) ||
+    (headings.length > 0 && whole.subject === 'bars')
   const isLong = millimetres(amount) >= LEAST_BAR_MM
   return isBar && isLong ? [{ what: 'bar.length' }] : []
 }
@@ -226,7 +238,10 @@ export function lengthMeanings(
   if (follows) return [follows]
   if (NOT_OF_THE_RACK.test(own)) return []
   if ((NOT_A_SIZE.test(own) || NOT_WHEELBASE.test(own)) && !/\bwheel ?base\b/i.test(own)) return []
-  const { near, subject } = subjectAround(around, whole.subject)
+  const { near, subject } = subjectAround(
+    { ...around, before: withoutCounted(before), after: withoutCounted(after) },
+    whole.subject,
+  )
   const stretches = [`${before} ${after}`, `${row} ${column}`]
   for (const text of stretches) {
     const rule = RULES.find(([words]) => words.test(text))

@@ -66,9 +66,8 @@ function ofVehicle(own: string, whole: Subject | undefined): string | undefined 
   if (/\bgross (?:vehicle )?(?:weight|mass)\b|\bgvwr?\b/i.test(own)) return 'vehicle.mass.gross'
   if (/\bfront axle\b/i.test(own)) return 'vehicle.axle.front'
   if (/\brear axle\b/i.test(own)) return 'vehicle.axle.rear'
-  return /\bpayload\b/i.test(own) && (whole === undefined || whole === 'vehicle')
-    ? 'vehicle.payload'
-    : undefined
+  const carries = whole === 'gear' || whole === 'rack' || whole === 'platform'
+  return /\bpayload\b/i.test(own) && !carries ? 'vehicle.payload' : undefined
 }
 
 /** `37.5 kg per bar`, `per set`: the words that count name the thing as well. */

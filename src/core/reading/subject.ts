@@ -18,7 +18,7 @@ export type Subject =
 const WORDS: readonly (readonly [Subject, RegExp])[] = [
   [
     'gear',
-    /\b(?:roof|cargo|long|wide|short)? ?box(?:es)?\b|\b(?:roof )?tent\b|\bawning\b|\bbasket\b|\b(?:bike|bicycle|ski|kayak|boat|board) ?(?:carrier|tray|cradle)s?\b|\bcradles?\b|\bcarrier\b|\btray\b|\bladder\b|\broller\b|\bkayak\b|\bboat\b|\bcanoe\b|\bcans?\b|\bu-bolt kit\b|\bkontainer\b/i,
+    /\b(?:roof|cargo|long|wide|short)? ?box(?:es)?\b|\b(?:roof )?tent\b|\bawning\b|\bbasket\b|\b(?:bike|bicycle|ski|kayak|boat|board) ?(?:carrier|tray|cradle)s?\b|\bcradles?\b|\bcarrier\b|\btray\b|\bladder\b|\broller\b|\bkayak\b|\bboat\b|\bcanoe\b|\b(?:water|fuel|jerry|flat) cans?\b|\bu-bolt kit\b|\bkontainer\b/i,
   ],
   ['kit', /\bfit(?:ting)? kit\b/i],
   ['panel', /\b(?:side )?panels?\b/i],
@@ -30,7 +30,7 @@ const WORDS: readonly (readonly [Subject, RegExp])[] = [
   ['bars', /\b(?:cross ?|roof |load )?bars?\b|\bbarras\b|\bbarres\b|\bdachträger\b/i],
   [
     'roof',
-    /\broof\b(?! ?(?:rack|box|bars?|tent|rails?|carrier|basket|channel|points?|load (?:bar|carrier)))/i,
+    /(?<!\b(?:bare|glass|panorama|steel) )\broof\b(?! ?(?:rack|box|bars?|tent|rails?|carrier|basket|channel|points?|load (?:bar|carrier)))/i,
   ],
   ['vehicle', /\b(?:vehicle|car|saloon|estate|wagon|hatchback|van|pickup|truck|suv)\b/i],
 ]
@@ -58,7 +58,9 @@ const WANTS_BARS =
 /** What a whole text is about: by its first line that names a thing, by the bars it wants, or by the one thing it names. */
 export function subjectOf(plain: string, hasKinds: boolean): Subject | undefined {
   const lines = plain.split('\n', 12).filter((line) => line.trim() !== '')
-  for (const line of lines.slice(0, 2)) {
+  for (const line of lines
+    .slice(0, 2)
+    .filter((each, i) => i === 0 || !/\d ?(?:kg|lb|mm|cm|in)\b/i.test(each))) {
     const [head = ''] = line.split(/ for |\bfits\b|:/i)
     const all = subjectsIn(head)
     if (all[0]) return all[0]
@@ -82,6 +84,8 @@ export function subjectAround(
   const isAfter = /^\s*(?:is|are|per|each|for|of|on|may|by)\b/i.test(after)
   const order = isAfter ? [after, before, column, row] : [before, after, column, row]
   const near = order.map((text) => subjectsIn(text)).find((all) => all.length > 0)?.[0]
-  const over = headings.map((text) => subjectsIn(text)[0]).find((each) => each !== undefined)
+  const over = headings
+    .map((text) => subjectsIn(text)[0])
+    .find((each) => each !== undefined && (each !== 'vehicle' || whole === 'vehicle'))
   return { near, subject: near ?? over ?? whole }
 }

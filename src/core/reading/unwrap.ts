@@ -4,7 +4,7 @@ import { UNIT_AHEAD } from './unit-words'
 /** A line of prose that is shorter than this ends where its writer ended it. */
 const PROSE_LETTERS = 34
 /** A wrapped line is about as long as its neighbours. */
-const WRAPPED = 0.8
+const WRAPPED = 0.85
 const NUMBER_AT_END = /(?:\d|\d")$/
 const CUT_WORD = /[A-Za-z]-$/
 const CUT_NUMBER = /(?:\b(?:is|to|of|than|are|by|from|with|up|at)\s|:\s*|[:=(]\s*|\d[.,])\d{1,3}$/
@@ -15,13 +15,19 @@ const ENDS_IN_UNIT = new RegExp(String.raw`\d\s?(?:${UNIT_AHEAD})$`, 'i')
 
 type Join = 'word' | 'number' | 'space' | undefined
 
-function joinOf(line: string, next: string, longest: number): Join {
+/** A line that ends in one of these goes on. */
+const OPEN_END =
+  /(?:,|\b(?:the|a|an|of|to|and|or|in|on|with|for|is|are|be|by|than|at|as|from|off|when|not|may|can|this|that|its?|which|per|has))$/i
+
+/** `longest` is the length of the longest of a line's neighbours, and `isProse` that more of them are as long. */
+function joinOf(line: string, next: string, longest: number, isProse: boolean): Join {
   if (line === '' || next === '') return undefined
   if (CUT_WORD.test(line) && /^[a-z]/.test(next)) return 'word'
   if (CUT_NUMBER.test(line) && REST_OF_NUMBER.test(next)) return 'number'
   if (NUMBER_AT_END.test(line) && (UNIT_FIRST.test(next) || /^(?:to|-) ?\d/.test(next))) return 'space'
   const goesOn =
     line.length >= Math.max(PROSE_LETTERS, WRAPPED * longest) &&
+    (isProse || OPEN_END.test(line)) &&
     !ENDS_IN_UNIT.test(line) &&
     !/[.:;!?|]$/.test(line) &&
     !/ {3}|\t|^\s*[-•*>|]/.test(line)
@@ -38,14 +44,10 @@ export function unwrapped({ plain, at }: Letters): Letters {
   let indent = 0
   lines.forEach((line, i) => {
     const next = lines[i + 1]
-    const join =
-      next === undefined
-        ? undefined
-        : joinOf(
-            line.trimEnd(),
-            next.trimStart(),
-            Math.max(line.length, next.length, lines[i - 1]?.length ?? 0),
-          )
+    const around = [lines[i - 1]?.length ?? 0, line.length, next?.length ?? 0]
+    const longest = Math.max(...around)
+    const isProse = around.filter((length) => length >= WRAPPED * longest).length > 1
+    const join = next === undefined ? undefined : joinOf(line.trimEnd(), next.trimStart(), longest, isProse)
     const end = join === undefined ? line.length : line.trimEnd().length - (join === 'word' ? 1 : 0)
     parts.push(line.slice(indent, end))
     for (let k = indent; k < end; k += 1) places.push(at[from + k] ?? 0)

@@ -42,6 +42,9 @@ const ATTACHMENTS: readonly (readonly [RegExp, string])[] = [
   [/channel/i, 'roofChannel'],
   [/points/i, 'fixedPoint'],
 ]
+/** The heads of two columns: which of the two the vehicle is, nobody has said. */
+const namesTwo = (line: string): boolean =>
+  (line.match(/\b(?:saloon|sedan|estate|wagon|hatchback|van)\b/gi) ?? []).length > 1
 const FIRST_YEAR = 1950
 const LAST_YEAR = 2100
 const isYear = (year: number): boolean => year >= FIRST_YEAR && year <= LAST_YEAR
@@ -136,7 +139,10 @@ const RULES: readonly Rule[] = [
       /\b(?:my|our) (?:old|last)\b/i.test(line) ||
       new RegExp(`\\b${match[0]}\\b`, 'i').exec(text)?.index !== match.index
         ? []
-        : word('vehicle.body', BODIES[match[0].toLowerCase()] ?? match[0].toLowerCase()),
+        : word('vehicle.body', BODIES[match[0].toLowerCase()] ?? match[0].toLowerCase()).map((found) => ({
+            ...found,
+            sure: /:|\d/.test(line) || !namesTwo(line),
+          })),
   },
   {
     words: /\b(?:raised|flush) rails?\b|\bbare roof\b|\broof channel\b|\broof points\b/gi,
