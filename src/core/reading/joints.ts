@@ -30,7 +30,7 @@ const NOT_A_LIMIT = /\b(?:wind|gusts?|tested|crash)\b/i
 /** What a speed means: the one not to exceed. A limit that holds up to it takes it for itself. */
 export function speedMeanings(amount: Amount, { before, after, sentence, row }: Around): readonly Meaning[] {
   if (amount.form !== 'one' || NOT_A_LIMIT.test(sentence)) return []
-  return /\b(?:max(?:imum)?|exceed|limit|faster|speed|above|over|drive|never|not)\b/i.test(
+  return /\b(?:max(?:imum)?|exceed|limit|faster|speed|above|over|drive|never|not|up to)\b/i.test(
     `${before} ${after} ${row}`,
   )
     ? [{ what: 'use.speed.max' }]

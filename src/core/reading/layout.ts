@@ -8,6 +8,8 @@ export interface Around {
   /** What follows it, up to the next amount or mark. */
   readonly after: string
   readonly sentence: string
+  /** What was said just before its sentence. */
+  readonly earlier: string
   /** What follows in its line, whatever is between. */
   readonly rest: string
   /** The first cell of its row, or the key before its colon. */
@@ -47,6 +49,7 @@ interface Line {
 const CELL_MARK = /\t+| {2,}|\s*\|\s*|\s*\.{4,}\s*/g
 const LETTERS = /[A-Za-z]{2}/
 const MOST_HEADING = 72
+const MOST_EARLIER = 160
 /** A dot after these ends no sentence. */
 const ABBREVIATED =
   /\b(?:max|min|incl|excl|approx|no|art|p|pp|resp|ca|nr|vs|ref|perm|dyn|stat|tel|e\.g|i\.e)$/i
@@ -224,6 +227,7 @@ export function placed(plain: string, amounts: readonly Amount[]): Placed[] {
               : plain.slice(beforeFrom, amount.start),
           after: following && following.start < from + b ? cut(after) : after,
           sentence: stretch.slice(a, b),
+          earlier: plain.slice(Math.max(0, from + a - MOST_EARLIER), from + a),
           rest: plain.slice(amount.end, Math.min(line.end, amount.end + 40)),
           row: spaced(row),
           column: spaced(column),

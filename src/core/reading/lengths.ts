@@ -9,14 +9,16 @@ const NOT_A_SIZE =
   /\b(?:socket|drive|hex|allen|keys?|wrench|spanner|drill|cut|strip|engagement|hook|straps?|cable|lead|wheels?|mattress|thick(?:ness)? of|rails? \d|walking|carpet|page|\d turns?|turns? more)\b/i
 const NOT_WHEELBASE = /\bwheel(?:s|ed)?\b/i
 const APART =
-  /\b(?:apart|distance|spacing|spread|between|bar to bar|from bar to bar|front bar to rear|to rear bar|from front bar|neighbours)\b/i
-const TOWER = /\btowers?\b|\buprights?\b|\bfoot to foot\b|\bcentres? of (?:the )?feet\b/i
+  /\b(?:apart|distance|spacing|spread|between|bar to bar|from bar to bar|front bar to rear|to rear bar|from front bar|neighbours|behind the first|second bar)\b/i
+const TOWER =
+  /\btowers?\b|\bfeet\b.*\bapart\b|\bfeet at least\b|\buprights?\b|\bfoot to foot\b|\bcentres? of (?:the )?feet\b/i
 const INSIDE = /\b(?:inside|inner|internal|interior)\b/i
 
 type Sided = 'length' | 'width' | 'height'
 const SIZES: Readonly<Partial<Record<Subject, Readonly<Record<Sided, string | undefined>>>>> = {
   vehicle: { length: 'vehicle.length', width: 'vehicle.width', height: 'vehicle.height' },
   bars: { length: 'bar.length', width: 'bar.profile.width', height: 'bar.profile.height' },
+  rack: { length: 'platform.length', width: 'platform.width', height: 'platform.height' },
   platform: { length: 'platform.length', width: 'platform.width', height: 'platform.height' },
   feet: { length: undefined, width: 'foot.width', height: 'foot.height' },
   adapter: { length: 'adapter.length', width: 'adapter.width', height: 'adapter.height' },
@@ -113,9 +115,13 @@ const ranged =
     ends(amount, what)
 
 const frontOrRear = (what: string, around: Around): Meaning[] => {
-  const { before, row, column } = around
+  const { before, after, row, column } = around
+  const behind = /^\s*\(?(front|rear)\b/i
   const last = /\b(front|rear)\b(?!.*\b(?:front|rear)\b)/i
-  const side = (last.exec(before) ?? last.exec(row) ?? last.exec(column))?.[1]?.toLowerCase()
+  const side = (behind.exec(after) ??
+    last.exec(before) ??
+    last.exec(row) ??
+    last.exec(column))?.[1]?.toLowerCase()
   return side === undefined ? [] : [{ what: `${what}.${side}` }]
 }
 
@@ -134,6 +140,7 @@ const RULES: readonly Rule[] = [
         : frontOrRear('vehicle.track', around),
   ],
   [/\b(?:windscreen|windshield|door gap)\b/i, one('rack.x.front')],
+  [/\busable\b/i, one('bar.usable')],
   [
     TOWER,
     (amount, around) => {
@@ -143,7 +150,6 @@ const RULES: readonly Rule[] = [
     },
   ],
   [/\bsocket\b|\bdrive\b/i, () => []],
-  [/\busable\b/i, one('bar.usable')],
   [/\bend caps?\b|\bcap\b/i, one('bar.cap')],
   [/\bstack\b/i, one('gear.stack')],
   [/\bneeds?\b.*\bover the roof\b|\bover the roof\b/i, one('gear.needs.rise')],
@@ -173,6 +179,7 @@ function sizes(
   const { before, after, row, column, headings } = around
   const own = `${before} ${after} ${row} ${column}`
   if (INSIDE.test(own)) return []
+  if (subject === 'bars' && /^\s*(?:round|square|diameter)\b/i.test(after)) return section(amount, around)
   const unknown: Subject = millimetres(amount) >= LEAST_VEHICLE_MM ? 'vehicle' : 'gear'
   const of = SIZES[subject ?? unknown] ?? SIZES[whole.subject ?? unknown] ?? SIZES[unknown]
   if (!of) return []

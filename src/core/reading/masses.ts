@@ -120,6 +120,9 @@ function limitSaid(around: Around, whole: Whole): Said {
 const OF_A_TEST = /\b(?:crash|tested|pull test)\b/i
 const BRACKETED = /(?:\(\s*(?:the )?(?:rack|carrier|box|basket|platform|bars|feet)|'s own)\s*$/i
 const NAMED_ALONE = /^\s*(?:the )?(?:rack|carrier|box|basket|platform|bars|feet)\s*$/i
+/** “Tent 58 kg”, “the rack is 9.5 kg”: who says no more than that says a weight. */
+const THING =
+  /(?:^|[.,;]\s*)\s*(?:the |our |my |a )?(?:roof )?(?:tent|box|rack|basket|platform|ladder|boat|canoe|kayak|awning|carrier|holder|tray)(?: is)?:?\s*$/i
 const ONE_BAR = /^(?:front|rear)(?: bar)?$/i
 /** A book or a label that says so much says what may be carried. */
 const BOOK_SAYS = /\b(?:manual|handbook|papers?|label|plate|sticker)\b.{0,60}\bsays?\s*$/i
@@ -226,11 +229,15 @@ export function massMeaning(
     return isLimit(before)
       ? limitOf(around, whole, before)
       : { ...massOf(around, subject, whole), ...(subjectNear === undefined && { what: before.what }) }
-  if (isUnderLimits) return limitOf(around, whole, before)
+  if (isUnderLimits) {
+    const limit = limitOf(around, whole, before)
+    return subjectNear === undefined ? limit : { ...limit, sure: false }
+  }
   const underWeights = WEIGHT.test(headings.join(' ')) || WEIGHT.test(column)
   const per = perIn(around.after) ?? perIn(row)
   const isOfPart = per !== undefined && (subjectNear ?? whole.subject) !== undefined && !whole.isLetter
-  return underWeights || isOfPart ? massOf(around, subject, whole) : undefined
+  const isThing = THING.test(around.before) || /\d ?x ?\d/.test(around.sentence)
+  return underWeights || isOfPart || isThing ? massOf(around, subject, whole) : undefined
 }
 
 function massOf(around: Around, subject: Subject | undefined, whole: Whole): Meaning {

@@ -25,7 +25,7 @@ export function stateIn(text: string): State | undefined {
 }
 
 const EACH =
-  /\beach\b(?! (?:limit|figure|value|of the (?:limits|figures)))|\bapiece\b|\bper (?:bar|foot|plate|panel|bike|bicycle|point|hook|bolt|cradle|bracket|side|piece|carrier)\b/i
+  /\beach\b(?! (?:limit|figure|value|of the (?:limits|figures)))|\bapiece\b|\bper (?:bar|foot|leg|plate|panel|bike|bicycle|point|hook|bolt|cradle|bracket|side|piece|carrier)\b/i
 const PAIR = /\b(?:per|the|a|of the|for the|for each) pair\b|\bpair of\b|\bper two\b/i
 const SET =
   /\b(?:per|whole|complete|entire|for the|full) (?:set|kit)\b|\bset of (?:\d|two|three|four|six)\b|\ball (?:four|three|six) together\b|\b(?:the )?(?:two|three|four|six) together\b|\bboth\b/i
@@ -76,10 +76,10 @@ export function firstSaid<T>(around: Around, read: (text: string) => T | undefin
 
 /** Words by which somebody says that a figure is not sure. */
 export const HEDGED =
-  /\b(?:about|approx(?:imately)?|roughly|around|circa|ca\.|thinks?|(?:i|would) guess|maybe|perhaps|probably|or so|should be|may be|might|guess(?:ed)?|estimated?|no idea|lighter|from memory|says the (?:seller|dealer)|the seller says|can't find)\b|~|\?\?|\bthe box it came in\b/i
+  /\b(?:about|approx(?:imately)?|roughly|around|circa|ca\.|thinks?|(?:i|would) guess|maybe|perhaps|probably|or so|should be|may be|might|guess(?:ed)?|estimated?|no idea|lighter|from memory|says the (?:seller|dealer)|the seller says|can't find)\b|~|\?\?|\bthe box it came in\b|\bon the internet\b|\bsomebody (?:wrote|said)\b|\b(?:he|she) says\b/i
 /** What was another’s, or is of another make. */
 export const OF_OTHERS =
-  /\b(?:my|our|the|his|her) (?:last|old|other|former|previous) (?:car|van|estate|rack|truck|bars|box)\b|\bneighbou?r\b|\bof the other make\b|\breplaces\b|\bfriend's\b|\bthe one before\b/i
+  /\b(?:my|our|the|his|her) (?:last|old|other|former|previous) (?:owner|car|van|estate|rack|truck|bars|box)\b|\bneighbou?r\b|\bof the other make\b|\breplaces\b|\bfriend's\b|\bthe one before\b/i
 /** What must not be done with so much. */
 export const FORBIDDEN =
   /\b(?:do not|don't|never|not)\b[^.]{0,40}\b(?:put|load|use)\b[^.]{0,20}$|\b(?:over|above|more than|beyond)\s*$/i
@@ -91,4 +91,4 @@ export const AT_LEAST = /\b(?:at least|min(?:imum)?\.?|not less than|from)\s*$/i
 export const AT_LEAST_AFTER = /^\s*(?:or more|at least|minimum|min\.?)\b/i
 /** Tests, transport and other machines. */
 export const NOT_OF_THE_RACK =
-  /\b(?:trailers?|tow(?:ing|ed)?|tow ?ba(?:r|ll)s?|nose ?weight|tongue|drawbar|jacks?|parcels?|shipping|freight|packag(?:e|ing)|cartons?|crash|tested|pull test|pull\b|breaking|lashing|engine|tyres?|tires?|fuel|tank|sand|invoice|wind tunnel|gusts?)\b/i
+  /\b(?:trailers?|tow(?:ing|ed)?|tow ?ba(?:r|ll)s?|nose ?weight|tongue|drawbar|hitch|tailgate|in the boot|jack(?:s|ing)?|parcels?|shipping|freight|packag(?:e|ing)|cartons?|crash|tested|pull test|pull\b|breaking|lashing|engine|tyres?|tires?|fuel|tank|sand|invoice|wind tunnel|gusts?)\b/i

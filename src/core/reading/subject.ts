@@ -18,13 +18,13 @@ export type Subject =
 const WORDS: readonly (readonly [Subject, RegExp])[] = [
   [
     'gear',
-    /\b(?:roof|cargo|long|wide|short)? ?box(?:es)?\b|\b(?:roof )?tent\b|\bawning\b|\bbasket\b|\b(?:bike|bicycle|ski|kayak|boat|board) ?(?:carrier|tray|cradle)s?\b|\bcradles?\b|\bcarrier\b|\btray\b|\bladder\b|\broller\b|\bkayak\b|\bboat\b|\bcanoe\b|\b(?:water|fuel|jerry|flat) cans?\b|\bu-bolt kit\b|\bkontainer\b/i,
+    /\b(?:roof|cargo|long|wide|short)? ?box(?:es)?\b|\b(?:roof )?tent\b|\bawning\b|\bbasket\b|\b(?:bike|bicycle|ski|kayak|boat|board) ?(?:carrier|tray|cradle|holder)s?\b|\bholder\b|\bbag\b|\bcradles?\b|\bcarrier\b|\btray\b|\bladder\b|\broller\b|\bkayak\b|\bboat\b|\bcanoe\b|\b(?:water|fuel|jerry|flat) cans?\b|\bu-bolt kit\b|\bkontainer\b/i,
   ],
   ['kit', /\bfit(?:ting)? kit\b/i],
   ['panel', /\b(?:side )?panels?\b/i],
   ['adapter', /\badapter\b|\bplate\b/i],
   ['bedRail', /\bbed[- ]?rails?\b/i],
-  ['feet', /\b(?:platform )?f(?:ee|oo)t\b|\btower foot\b|\btowers?\b/i],
+  ['feet', /\b(?:platform )?f(?:ee|oo)t\b|\blegs?\b|\btower foot\b|\btowers?\b/i],
   ['platform', /\bplatform\b/i],
   ['rack', /\b(?:roof|bed) ?rack\b|\brack\b|\bset of bars\b|\bcrossbars?, set\b/i],
   ['bars', /\b(?:cross ?|roof |load )?bars?\b|\bbarras\b|\bbarres\b|\bdachträger\b/i],
@@ -63,6 +63,7 @@ export function subjectOf(plain: string, hasKinds: boolean): Subject | undefined
     .filter((each, i) => i === 0 || !/\d ?(?:kg|lb|mm|cm|in)\b/i.test(each))) {
     const [head = ''] = line.split(/ for |\bfits\b|:/i)
     const all = subjectsIn(head)
+    if (all[0] === 'vehicle') break
     if (all[0]) return all[0]
   }
   if (WANTS_BARS.test(plain)) return 'gear'
@@ -75,7 +76,7 @@ export function subjectOf(plain: string, hasKinds: boolean): Subject | undefined
 
 /** The one an amount is said of, from near to far. */
 export function subjectAround(
-  { before, after, row, column, headings }: Around,
+  { before, after, row, column, headings, sentence, earlier }: Around,
   whole: Subject | undefined,
 ): {
   readonly near: Subject | undefined
@@ -87,5 +88,7 @@ export function subjectAround(
   const over = headings
     .map((text) => subjectsIn(text)[0])
     .find((each) => each !== undefined && (each !== 'vehicle' || whole === 'vehicle'))
-  return { near, subject: near ?? over ?? whole }
+  // “It weighs 29 kg”: the thing that was spoken of last.
+  const spokenOf = /^\s*(?:it|its|they|their)\b/i.test(sentence) ? subjectsIn(earlier).at(-1) : undefined
+  return { near: near ?? spokenOf, subject: near ?? spokenOf ?? over ?? whole }
 }

@@ -102,9 +102,11 @@ const RULES: readonly Rule[] = [
     ],
   },
   {
-    words: /(?<!\w )\b(\d{1,2}) (?:u-)?bolts?\b(?! per)|\((\d{1,2}) (?:pcs|pieces|each)\b/gi,
-    gives: ([, bolts, pieces], line) =>
-      bolts === undefined && !/\bbolts?\b/i.test(line) ? [] : count('joint.count', Number(bolts ?? pieces)),
+    words: /(?<!\w )\b(\d{1,2}) (?:u-)?bolts?\b(?! per)|\b(\d{1,2}) (?:pcs|pieces)\b|\((\d{1,2}) each\b/gi,
+    gives: ([, bolts, pieces, each], line) =>
+      bolts === undefined && !/\bbolts?\b/i.test(line)
+        ? []
+        : count('joint.count', Number(bolts ?? pieces ?? each)),
   },
   {
     words: /\b((?:19|20)\d{2}) ?(?:-|to|until) ?((?:19|20)\d{2})\b(?!-)/g,
