@@ -145,6 +145,7 @@ const RULES: readonly Rule[] = [
     TOWER,
     (amount, around) => {
       if (amount.form === 'range') return ends(amount, 'rack.tower')
+      if (AT_LEAST.test(around.before)) return [{ what: 'rack.tower.from' }]
       const sides = frontOrRear('rack.tower', around)
       return sides.length > 0 ? sides : [{ what: 'rack.tower.front' }]
     },
@@ -163,7 +164,7 @@ const RULES: readonly Rule[] = [
   [/\blongest bar\b|\bbars? (?:no|not) longer than\b/i, one('bar.length.max')],
   [/\b(?:section|profile|diameter|wall)\b/i, section],
   [APART, spread],
-  [/\b(?:t-?slot|slot|groove)\b|(?<!roof )\bchannel\b/i, slot],
+  [/\b(?:t-?slots?|slots?|groove)\b|(?<!roof )\bchannel\b/i, slot],
   [/\badds\b/i, one('adapter.height')],
 ]
 
@@ -218,14 +219,16 @@ const lastPiece = (text: string): string =>
     .at(-1) ?? text
 
 /** `min 610 mm max 1020 mm`, `left 745 mm, right 742 mm`: the second of two that are said together. */
-function followOn({ before, row }: Around, previous: Meaning | undefined): Meaning | undefined {
+function followOn({ before, after, row }: Around, previous: Meaning | undefined): Meaning | undefined {
   if (previous === undefined) return undefined
   if (previous.what.endsWith('.from') && /\b(?:max(?:imum)?\.?|to|at most|up to)\s*$/i.test(before))
     return { what: previous.what.replace(/from$/, 'to') }
   if (previous.what.endsWith('.left') && /\bright\s*:?\s*$/i.test(before))
     return { what: previous.what.replace(/left$/, 'right') }
   const isRear =
-    /\brear\s*:?\s*$/i.test(before) || (/\bfront ?\/ ?rear\b/i.test(row) && /^\s*\/?\s*$/.test(before))
+    /\brear\s*:?\s*$/i.test(before) ||
+    /^\s*\(rear\b/i.test(after) ||
+    (/\bfront ?\/ ?rear\b/i.test(row) && /^\s*\/?\s*$/.test(before))
   return previous.what.endsWith('.front') && isRear
     ? { what: previous.what.replace(/front$/, 'rear') }
     : undefined

@@ -126,6 +126,8 @@ const THING =
 const ONE_BAR = /^(?:front|rear)(?: bar)?$/i
 /** A book or a label that says so much says what may be carried. */
 const BOOK_SAYS = /\b(?:manual|handbook|papers?|label|plate|sticker)\b.{0,60}\bsays?\s*$/i
+/** The vehicle’s own book speaks of its roof. */
+const OF_MANUAL = /\b(?:manual|handbook)\b/i
 const CONDITION = /^.{0,12}\b(?:only|while (?:loading|climbing))\b/i
 
 function isOfElse(amount: Amount, around: Around): boolean {
@@ -160,10 +162,7 @@ function limitOf(around: Around, whole: Whole, before: Meaning | undefined): Mea
   const inherited =
     near === undefined && counted === undefined && before && isLimit(before) ? before.what : undefined
   const told =
-    counted ??
-    near ??
-    (headings.length > 0 ? far : whole.subject) ??
-    (BOOK_SAYS.test(own) && /\bmanual|handbook\b/i.test(own) ? 'roof' : 'rack')
+    counted ?? near ?? (headings.length > 0 ? far : whole.subject) ?? (OF_MANUAL.test(own) ? 'roof' : 'rack')
   const subject = isOfKind
     ? whole.subject === 'roof'
       ? 'roof'

@@ -28,7 +28,7 @@ function wholeOf(plain: string): Whole {
     /\b(?:my|our|we|i) (?:car|want|have|looked|weighed|am)\b/i.test(plain)
   const kinds = new Set(plain.split('\n').flatMap((line) => kindIn(line.split(':')[0] ?? '') ?? []))
   const hasKinds = kinds.size > 1
-  return { subject: subjectOf(plain, hasKinds), counts, isLetter, hasKinds }
+  return { subject: subjectOf(plain, hasKinds, isLetter), counts, isLetter, hasKinds }
 }
 
 function meaningsOf(

@@ -38,7 +38,7 @@ const WORDS: readonly (readonly [Subject, RegExp])[] = [
 /** What a counted phrase names is no subject: “excluding crossbars”, “with the rack”. */
 export const withoutCounted = (text: string): string =>
   text.replaceAll(
-    /\b(?:excl(?:\.|uding)?|incl(?:\.|uding)?|without|with|plus|less)\b[^,.;:\n]*|\b(?:rack|(?:cross)?bars|platform|box|basket|carrier)(?: weight)? (?:is |are )?(?:not )?(?:included|counted)(?: in)?\b/gi,
+    /\b(?:(?:excl|incl)(?:\.|uding|usive of)?(?= )|(?:without|with|plus|less)\b)[^,.;:\n]*|\b(?:rack|(?:cross)?bars|platform|box|basket|carrier)(?: weight)? (?:is |are )?(?:not )?(?:included|counted)(?: in)?\b/gi,
     ' ',
   )
 const OF_VEHICLES = /\bwheel ?base\b|\bkerb (?:weight|mass)\b|\boverall (?:length|height|width)\b/i
@@ -56,22 +56,24 @@ const WANTS_BARS =
   /\bfits? (?:cross ?)?bars\b|\bfits crossbars\b|\bcross ?bars? (?:distance|spread|spacing)\b|\bmax(?:imum|\.)? (?:cargo load|contents)\b/i
 
 /** What a whole text is about: by its first line that names a thing, by the bars it wants, or by the one thing it names. */
-export function subjectOf(plain: string, hasKinds: boolean): Subject | undefined {
+export function subjectOf(plain: string, hasKinds: boolean, isLetter: boolean): Subject | undefined {
   const lines = plain.split('\n', 12).filter((line) => line.trim() !== '')
+  let isOfVehicle = false
   for (const line of lines
     .slice(0, 2)
     .filter((each, i) => i === 0 || !/\d ?(?:kg|lb|mm|cm|in)\b/i.test(each))) {
     const [head = ''] = line.split(/ for |\bfits\b|:/i)
     const all = subjectsIn(head)
-    if (all[0] === 'vehicle') break
+    isOfVehicle ||= all[0] === 'vehicle'
+    if (isOfVehicle) break
     if (all[0]) return all[0]
   }
   if (WANTS_BARS.test(plain)) return 'gear'
   const all = WORDS.filter(([, words]) => words.test(withoutCounted(plain))).map(([subject]) => subject)
   const named = new Set(all.filter((subject) => subject !== 'vehicle' && subject !== 'roof'))
   const [only] = named
-  if (named.size === 0) return OF_VEHICLES.test(plain) ? 'vehicle' : undefined
-  return named.size === 1 && !hasKinds ? only : undefined
+  if (named.size === 0) return isOfVehicle || OF_VEHICLES.test(plain) ? 'vehicle' : undefined
+  return named.size === 1 && !hasKinds && !isLetter ? only : undefined
 }
 
 /** The one an amount is said of, from near to far. */

@@ -205,5 +205,8 @@ export function wordClaims(letters: Letters): Claim[] {
       for (const { sure, ...found } of gives(match, line, plain))
         claims.push({ ...found, at, sure: sure ?? true })
     }
-  return claims
+  // One profile a text: where its words say “profile” rather than name the set.
+  const profiles = claims.filter(({ what }) => what === 'bar.profile.kind')
+  const best = profiles.find(({ at: [, end] }) => /^ profile/i.test(plain.slice(end, end + 8))) ?? profiles[0]
+  return claims.filter((claim) => claim.what !== 'bar.profile.kind' || claim === best)
 }
