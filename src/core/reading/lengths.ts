@@ -131,7 +131,11 @@ const RULES: readonly Rule[] = [
     /\bgarage|car ?park|car ?wash|allow for a height|clearance|ceiling|carport|barrier\b|\bdoor at home\b/i,
     one('clearance.height'),
   ],
-  [/\bwheel ?base\b/i, one('vehicle.wheelbase')],
+  [
+    /\bwheel ?base\b/i,
+    (amount, _, { subject }) =>
+      amount.form === 'one' && subject !== 'gear' ? [{ what: 'vehicle.wheelbase' }] : [],
+  ],
   [
     /\btrack\b/i,
     (_, around) =>
@@ -223,6 +227,8 @@ function followOn({ before, after, row }: Around, previous: Meaning | undefined)
   if (previous === undefined) return undefined
   if (previous.what.endsWith('.from') && /\b(?:max(?:imum)?\.?|to|at most|up to)\s*$/i.test(before))
     return { what: previous.what.replace(/from$/, 'to') }
+  if (/^gear\.section\.width/.test(previous.what) && /^\s*high\b/i.test(after))
+    return { what: 'gear.section.height.to' }
   if (previous.what.endsWith('.left') && /\bright\s*:?\s*$/i.test(before))
     return { what: previous.what.replace(/left$/, 'right') }
   const isRear =

@@ -97,6 +97,10 @@ export interface Whole {
   readonly hasKinds: boolean
 }
 
+/** What a sentence adds after its last figure and a mark is said of all its figures. */
+const tailOf = (sentence: string): string =>
+  /\d\s?(?:kgs?|lbs?)\b[^,(;]*[,(;]([^\d]*)$/i.exec(sentence)?.[1] ?? ''
+
 function limitSaid(around: Around, whole: Whole): Said {
   const { before, after, row, column, note, sentence, among } = around
   const state =
@@ -113,6 +117,7 @@ function limitSaid(around: Around, whole: Whole): Said {
     countsIn(own) ??
     countsIn(row) ??
     (among === 1 || !/[,/]/.test(sentence) ? countsIn(sentence) : undefined) ??
+    countsIn(tailOf(sentence)) ??
     whole.counts
   return { ...(state && { state }), ...(per && { per }), ...(counts && { counts }) }
 }
@@ -203,7 +208,8 @@ export function massMeaning(
   if (isOfElse(amount, around)) return undefined
   const vehicle = ofVehicle(own, whole.subject)
   if (vehicle !== undefined && !/\b(?:box|parcel|carton)\b/i.test(own)) return { what: vehicle }
-  if (isForbidden(around)) return undefined
+  if (isForbidden(around) || (PEOPLE.test(own) && !/\btents?\b/i.test(own))) return undefined
+  if (/\bper (?:pair of )?points?\b/i.test(around.after)) return undefined
   if (isWanted(around))
     return whole.subject === 'gear' ? { what: 'gear.needs.rating', ...limitSaid(around, whole) } : undefined
   const { near: subjectNear, subject } = subjectAround(bare(around), whole.subject)
@@ -216,7 +222,6 @@ export function massMeaning(
       /^\s*\)/.test(around.after))
   if (isOwn || saysWeight(near) || saysWeight(own))
     return massOf(around, isOwn ? subjectNear : subject, whole)
-  if (PEOPLE.test(own) && !/\btents?\b/i.test(own)) return undefined
   const isKind = whole.hasKinds && whole.subject !== 'gear' && kindIn(row) !== undefined
   const saysLimit =
     LIMIT.test(own) ||
@@ -243,7 +248,7 @@ function massOf(around: Around, subject: Subject | undefined, whole: Whole): Mea
   const { before, after, row, column } = around
   const per = perIn(after) ?? perIn(before) ?? perIn(row) ?? perIn(column)
   const isOne = /\b(?:weight|mass) of one\b|\bone bar\b/i.test(`${before} ${row}`)
-  const of = subject ?? whole.subject
+  const of = subject ?? whole.subject ?? (kindIn(around.sentence) !== undefined ? 'gear' : undefined)
   const what = MASS[of === undefined || of === 'vehicle' || of === 'roof' ? 'rack' : of]
   return { what, ...(isOne ? { per: 'each' as const } : per && { per }) }
 }
