@@ -4,7 +4,7 @@ const only = (name, from, allowed, comment) => ({
   comment,
   severity: 'error',
   from: { path: from, pathNot: '\\.test\\.tsx?$|\\.testing\\.ts$' },
-  to: { path: '^(src|cli|e2e|bench)/', pathNot: allowed },
+  to: { path: '^(src|cli|e2e|bench|reading)/', pathNot: allowed },
 })
 
 /** The rooms of the core, each with the rooms under it that it may look into. */
@@ -28,7 +28,8 @@ const CORE = {
   handover: 'bay|log|review|facts|survey|plan|provenance|kinds|geometry|units',
   stages: 'bay|log|review|facts|survey|plan|provenance|kinds|geometry|units',
   fields: 'log|plan|provenance|kinds|geometry|units',
-  formats: 'fields|history|bay|log|placing|remedies|review|facts|survey|plan|provenance|kinds|geometry|units',
+  reading: 'units',
+  formats: 'reading|fields|history|bay|log|placing|remedies|review|facts|survey|plan|provenance|kinds|geometry|units',
 }
 
 /** The rooms of the interface that screens share, each with those under it. */

@@ -1,15 +1,7 @@
 import { readText } from '../src/core/reading/read'
-import type { Claim } from '../src/core/reading/claim'
 import { ownSheets, type Sheet, shownSheets } from './corpus'
+import { offersOf } from './offers'
 import { type Counts, countsOf, type Offer, scoreSheet } from './score'
-
-/** The reader’s answers in the corpora’s names: the state of a limit is part of its name. */
-export const offersOf = (claims: readonly Claim[]): Offer[] =>
-  claims.map(({ what, state, upToKmH, ...claim }) => ({
-    ...claim,
-    what: state === undefined ? what : `${what}.${state}`,
-    ...(upToKmH !== undefined && { upTo: upToKmH }),
-  }))
 
 const LEVELS = ['easy', 'middling', 'nasty', 'all'] as const
 const share = ([part, whole]: readonly [number, number]): string =>

@@ -18,14 +18,21 @@ export {
 } from '../formats/restoring'
 export { bayReport, bayReportSchema } from '../formats/bay-report'
 export { readSheet } from '../formats/sheet-text/read-sheet'
-export { type SheetReading } from '../formats/sheet-text/reading'
 export {
-  gearTakes,
+  answered,
+  type Answers,
+  type Question,
+  type ReadingOf,
+  type SheetReading,
+} from '../formats/sheet-text/reading'
+export {
+  type Asks,
+  gearAsks,
   gearWith,
-  partTakes,
+  partAsks,
   partWith,
   readingWords,
-  VEHICLE_TAKES,
+  vehicleAsks,
   vehicleWith,
 } from '../formats/sheet-text/take-readings'
 export { calendarFile } from '../formats/calendar'

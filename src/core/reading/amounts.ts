@@ -207,7 +207,7 @@ const product: Fold = (left, between, right) => {
 }
 
 /** `75 kg (165 lb)`: the same in another unit, or two figures that do not agree. */
-const pair: Fold = (left, between, right) => {
+const pair: Fold = (left, between, right, text) => {
   const isBelow = /^ *\n *$/.test(between) && left.form === 'product'
   if (!isBelow && !/^(?: ?[(/=;] ?| {2,}\(?| or | ?\) ?; ?)$/.test(between)) return undefined
   if (!left.unit || !right.unit || left.dimension !== right.dimension) return undefined
@@ -226,7 +226,7 @@ const pair: Fold = (left, between, right) => {
   if (left.turned && agrees) return { ...right, start: left.start, ...markOf(left, right) }
   return {
     ...left,
-    end: right.end,
+    end: between.includes('(') && text.charAt(right.end) === ')' ? right.end + 1 : right.end,
     beside: { value: right.values[0] ?? 0, unit: right.unit, agrees: agrees && (before?.agrees ?? true) },
     ...markOf(left, right),
     doubtful: doubt(left, right),

@@ -12,6 +12,8 @@ export interface Claim extends Said {
   readonly at: Span
   /** Nothing that its field needs is in doubt; what is open beside it is a question of its own. */
   readonly sure: boolean
+  /** Its two units do not agree: neither is to be taken. */
+  readonly disagrees?: true
   /** The kind of thing for which alone a limit holds. */
   readonly for?: string
   /** The speed up to which alone a limit holds, km/h. */

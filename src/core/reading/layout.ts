@@ -31,6 +31,9 @@ export interface Placed {
   readonly around: Around
 }
 
+/** “75 kg max.” ends a sentence as well. */
+const ENDS_IN_MAX = /\d\s?[a-z"]{1,3} (?:max|min)$/i
+
 interface Cell {
   readonly start: number
   readonly end: number
@@ -96,7 +99,8 @@ function sentenceAround(text: string, from: number, to: number): readonly [numbe
   for (const mark of text.matchAll(
     /;\s+|[!?]+\s+|\.\s+(?=[A-Za-z"(])|(?<=[a-z]{4})\.\s+(?=\d)|\.\s{2,}| - (?=[A-Za-z])/g,
   )) {
-    if (mark[0].startsWith('.') && ABBREVIATED.test(text.slice(0, mark.index))) continue
+    const before = text.slice(0, mark.index)
+    if (mark[0].startsWith('.') && ABBREVIATED.test(before) && !ENDS_IN_MAX.test(before)) continue
     if (mark.index + mark[0].length <= from) start = mark.index + mark[0].length
     else if (mark.index >= to) {
       end = mark.index

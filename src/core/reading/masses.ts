@@ -28,7 +28,7 @@ const KINDS: readonly (readonly [string, RegExp])[] = [
   ['boat', /\b(?:boats?|kayaks?|canoes?|boards?)\b/i],
   ['tent', /\btents?\b/i],
   ['box', /\bbox(?:es)?\b/i],
-  ['ski', /\bskis?\b/i],
+  ['skis', /\bskis?\b/i],
   ['ladder', /\bladders?\b/i],
 ]
 /** The kind of gear that a stretch names. */

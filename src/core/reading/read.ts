@@ -6,7 +6,7 @@ import { lengthMeanings } from './lengths'
 import { type Letters, originalSpan, plainLetters } from './letters'
 import { kindIn, massMeaning, type Whole } from './masses'
 import { countsIn, HEDGED, OF_OTHERS } from './said'
-import { subjectOf } from './subject'
+import { type Subject, subjectOf } from './subject'
 import { unwrapped } from './unwrap'
 import { wordClaims } from './words'
 
@@ -21,14 +21,14 @@ function countsOfAll(plain: string): Whole['counts'] {
   return undefined
 }
 
-function wholeOf(plain: string): Whole {
+function wholeOf(plain: string, about: Subject | undefined): Whole {
   const counts = countsOfAll(plain)
   const isLetter =
     /^\s*(?:hi|hello|hey|dear|good (?:morning|day))\b/i.test(plain) ||
     /\b(?:my|our|we|i) (?:car|want|have|looked|weighed|am)\b/i.test(plain)
   const kinds = new Set(plain.split('\n').flatMap((line) => kindIn(line.split(':')[0] ?? '') ?? []))
   const hasKinds = kinds.size > 1
-  return { subject: subjectOf(plain, hasKinds, isLetter), counts, isLetter, hasKinds }
+  return { subject: subjectOf(plain, hasKinds, isLetter) ?? about, counts, isLetter, hasKinds }
 }
 
 function meaningsOf(
@@ -82,6 +82,7 @@ function claimsOf({ one, meanings }: Read, upToKmH: number | undefined, letters:
     unit,
     at: originalSpan(letters, amount.start, amount.end),
     sure: sure && !doubts,
+    ...(amount.beside?.agrees === false && { disagrees: true as const }),
     ...(upToKmH !== undefined && { upToKmH }),
   }))
 }
@@ -120,11 +121,11 @@ function withConflictsAsked(claims: readonly Claim[]): Claim[] {
 }
 const MUST_AGREE = /\.(?:rating|capacity)$|^vehicle\.(?:length|width|height|wheelbase|mass)/
 
-/** What a text says, in the order of its places: figures and words, each with where it stands. What it does not say of a figure is left open. */
-export function readText(text: string): Claim[] {
+/** What a text says, in the order of its places: figures and words, each with where it stands. What it does not say of a figure is left open. `about` is what a text is of that names no thing of its own. */
+export function readText(text: string, about?: Subject): Claim[] {
   const letters = unwrapped(plainLetters(text))
   const { plain } = letters
-  const whole = wholeOf(plain)
+  const whole = wholeOf(plain, about)
   const all = placed(plain, amountsIn(letters))
   const speeds = speedsOf(all, plain)
   const conditions = new Set(speeds.values())

@@ -1,4 +1,5 @@
 import type { Claim } from './claim'
+import { DAY, dayOf } from './days'
 import type { Letters } from './letters'
 import { originalSpan } from './letters'
 
@@ -185,9 +186,14 @@ const RULES: readonly Rule[] = [
     gives: ([, page = ''], line) => (/\bsee (?:page|p\.)/i.test(line) ? [] : word('source.page', page)),
   },
   {
-    words:
-      /\b(?:dated?|issued?|edition|rev(?:ision)?\.?|version|as of|valid|status) ?:? ?(\d{4}-\d{2}-\d{2})\b/gi,
-    gives: ([, day = '']) => word('source.on', day),
+    words: new RegExp(
+      String.raw`\b(?:dated?|issued?|edition|rev(?:ision)?\.?|version|as of|valid|status|printed)(?: of)? ?:? ?(${DAY})`,
+      'gi',
+    ),
+    gives: ([, said = '']) => {
+      const day = dayOf(said)
+      return day === undefined ? [] : word('source.on', day)
+    },
   },
 ]
 

@@ -1,61 +1,35 @@
 'use client'
 import { useState } from 'react'
 import { READ_FROM, type Source } from '@/core/api/plan'
-import { readingWords, readSheet, type SheetReading } from '@/core/api/files'
+import {
+  type Answers,
+  type Asks,
+  readingWords,
+  readSheet,
+  type ReadingOf,
+  type SheetReading,
+} from '@/core/api/files'
 import { SOURCE_CHOICES } from '@/core/api/fields'
 import { Alert } from '@/ui/kit/alert'
 import { Button } from '@/ui/kit/button'
 import { Choice } from '@/ui/kit/choice'
-import { TickBox } from '@/ui/kit/field'
 import { Note } from '@/ui/kit/field-note'
 import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { Modal } from '@/ui/kit/modal'
 import { PhraseLine } from '@/ui/figures/quantity'
 import type { Pasted } from './pasted'
-
-function Readings({
-  readings,
-  left,
-  setLeft,
-}: {
-  readings: readonly SheetReading[]
-  left: ReadonlySet<SheetReading>
-  setLeft: (left: ReadonlySet<SheetReading>) => void
-}) {
-  return (
-    <ul className="mt-1" aria-label="What was read">
-      {readings.map((reading, i) => (
-        <li key={i} className="border-hair border-b-1 py-1">
-          <TickBox
-            checked={!left.has(reading)}
-            onTick={(on) => {
-              const next = new Set(left)
-              if (on) next.delete(reading)
-              else next.add(reading)
-              setLeft(next)
-            }}
-          >
-            <span>
-              <span className="font-semibold">
-                <PhraseLine phrase={readingWords(reading)} />
-              </span>
-              <span className="text-ink2 block text-aside">“{reading.words}”</span>
-            </span>
-          </TickBox>
-        </li>
-      ))}
-    </ul>
-  )
-}
+import { figuresOf, keyOf, ReadFigures } from './read-figures'
 
 /** A pasted text on top, what was read in it below, each beside its words, to take or to leave. */
 export function PasteDialog({
-  takes,
+  sheetOf,
+  asks,
   things,
   onTake,
   onClose,
 }: {
-  takes: (of: string) => readonly SheetReading['what'][]
+  sheetOf: ReadingOf
+  asks: (thing: string, reading: SheetReading) => Asks
   things: readonly (readonly [id: string, name: string])[]
   onTake: (pasted: Pasted) => void
   onClose: () => void
@@ -63,12 +37,17 @@ export function PasteDialog({
   const [text, setText] = useState('')
   const [from, setFrom] = useState<Source['kind']>('sheet')
   const [of, setOf] = useState(things[0]?.[0] ?? '')
-  const [left, setLeft] = useState<ReadonlySet<SheetReading>>(new Set())
-  const { readings, disagrees } = readSheet(text)
-  const here = readings.filter(({ what }) => takes(of).includes(what))
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set())
+  const [answers, setAnswers] = useState<Readonly<Record<string, Answers>>>({})
+  const { readings, disagrees } = readSheet(text, sheetOf)
+  const figures = figuresOf(readings, (reading) => asks(of, reading), answers)
+  const here = new Set(figures.map(({ key }) => key))
   const beside = readings.filter(({ what }) => what === 'page' || what === 'day')
-  const elsewhere = readings.filter((reading) => !here.includes(reading) && !beside.includes(reading))
-  const taken = here.filter((reading) => !left.has(reading))
+  const elsewhere = readings.filter((reading) => !here.has(keyOf(reading)) && !beside.includes(reading))
+  const taken = figures.flatMap(({ key, reading, open }) =>
+    open.length === 0 && !left.has(key) ? [reading] : [],
+  )
+  const asked = figures.filter(({ open }) => open.length > 0).length
   return (
     <Modal title="Paste a sheet" onClose={onClose} wide>
       <label className="block">
@@ -78,7 +57,12 @@ export function PasteDialog({
         <textarea
           className={`${CONTROL_CLASS.input} h-auto min-h-32 w-full py-2`}
           value={text}
-          onChange={(event) => setText(event.currentTarget.value)}
+          onChange={(event) => {
+            setText(event.currentTarget.value)
+            // An answer was given to words that may be others now.
+            setAnswers({})
+            setLeft(new Set())
+          }}
           data-first-focus
         />
       </label>
@@ -91,7 +75,17 @@ export function PasteDialog({
           onChange={setFrom}
         />
         {things.length > 0 && (
-          <Choice className="w-56" label="It is about" value={of} options={things} onChange={setOf} />
+          <Choice
+            className="w-56"
+            label="It is about"
+            value={of}
+            options={things}
+            onChange={(next) => {
+              setOf(next)
+              setAnswers({})
+              setLeft(new Set())
+            }}
+          />
         )}
       </div>
       {disagrees.map((words) => (
@@ -99,11 +93,23 @@ export function PasteDialog({
           The two units do not agree: {words}. Neither is taken.
         </Alert>
       ))}
-      {here.length > 0 && <Readings readings={here} left={left} setLeft={setLeft} />}
-      {text.trim() !== '' && here.length === 0 && (
+      {figures.length > 0 && (
+        <ReadFigures
+          figures={figures}
+          left={left}
+          onLeave={(key, isLeft) => {
+            const next = new Set(left)
+            if (isLeft) next.add(key)
+            else next.delete(key)
+            setLeft(next)
+          }}
+          onAnswer={(key, given) => setAnswers({ ...answers, [key]: given })}
+        />
+      )}
+      {text.trim() !== '' && figures.length === 0 && (
         <p className="mt-3">No figure found that belongs on this sheet.</p>
       )}
-      {beside.length > 0 && here.length > 0 && (
+      {beside.length > 0 && figures.length > 0 && (
         <Note>
           Source:{' '}
           {beside.map((reading, i) => (
@@ -138,7 +144,10 @@ export function PasteDialog({
         >
           {taken.length === 1 ? 'Take it' : `Take these ${taken.length}`}
         </Button>
-        <Note>Compare each figure with the sheet itself. Doubtful figures are left out.</Note>
+        <Note>
+          {asked > 0 && `${asked} still to answer above. `}Compare each figure with the sheet itself. What the
+          text does not say is asked.
+        </Note>
       </div>
     </Modal>
   )

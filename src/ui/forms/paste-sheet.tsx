@@ -1,7 +1,7 @@
 'use client'
 import dynamic from 'next/dynamic'
 import { useState } from 'react'
-import type { SheetReading } from '@/core/api/files'
+import type { Asks, ReadingOf, SheetReading } from '@/core/api/files'
 import { Button } from '@/ui/kit/button'
 import type { Pasted } from './pasted'
 
@@ -9,12 +9,14 @@ const PasteDialog = dynamic(() => import('./paste-dialog').then((module) => modu
 
 /** Reads a maker's sheet, a page of a manual or a message into the fields of a form. */
 export function PasteSheet({
-  takes,
+  sheetOf,
+  asks,
   things,
   onTake,
 }: {
-  /** What has a place, for one of several things or for the one there is. */
-  readonly takes: (of: string) => readonly SheetReading['what'][]
+  readonly sheetOf: ReadingOf
+  /** What is asked of a reading before it is taken, for one of several things or for the one there is; undefined where it has no place. */
+  readonly asks: (thing: string, reading: SheetReading) => Asks
   /** The things it may be about, by id and name; none where there is one alone. */
   readonly things?: readonly (readonly [id: string, name: string])[]
   readonly onTake: (pasted: Pasted) => void
@@ -24,7 +26,13 @@ export function PasteSheet({
     <>
       <Button onClick={() => setOpen(true)}>Paste a sheet</Button>
       {open && (
-        <PasteDialog takes={takes} things={things ?? []} onTake={onTake} onClose={() => setOpen(false)} />
+        <PasteDialog
+          sheetOf={sheetOf}
+          asks={asks}
+          things={things ?? []}
+          onTake={onTake}
+          onClose={() => setOpen(false)}
+        />
       )}
     </>
   )

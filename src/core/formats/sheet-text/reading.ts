@@ -1,20 +1,63 @@
 import type { State } from '../../units/scalars'
 
-/** What a pasted sheet was read to say: each with the words it was read from. Masses kg, lengths mm, torques N·m, speeds km/h. */
+/** Of what a reading is: of the vehicle, of a rack or one of its parts, of a thing that goes on it. */
+export type ReadingOf = 'vehicle' | 'rack' | 'gear'
+
+interface Read {
+  /** The stretch of the text it was read from, with the line round it. */
+  readonly words: string
+  /** Where its figure begins in the text. */
+  readonly at: number
+  /** Somebody supposes it, or it can be read two ways: a person says first that it is so. */
+  readonly doubtful: boolean
+}
+
+/** What a pasted text was read to say. Masses kg, lengths mm, torques N·m, speeds km/h. What the text does not say is left out. */
 export type SheetReading =
-  | {
+  | (Read & {
       readonly what: 'limit'
+      readonly of: ReadingOf
       readonly kg: number
-      readonly state: State
-      readonly per: 'set' | 'each'
-      /** What the figure counts, where the text says it. */
+      readonly state?: State
+      readonly per?: 'set' | 'each'
       readonly counts?: 'everything' | 'load'
-      readonly words: string
-    }
-  | { readonly what: 'weight'; readonly kg: number; readonly words: string }
-  | { readonly what: 'spread'; readonly fromMm: number; readonly toMm: number; readonly words: string }
-  | { readonly what: 'torque'; readonly fromNm: number; readonly toNm: number; readonly words: string }
-  | { readonly what: 'length' | 'width' | 'height'; readonly mm: number; readonly words: string }
-  | { readonly what: 'speed'; readonly kmH: number; readonly words: string }
-  | { readonly what: 'page'; readonly page: string; readonly words: string }
-  | { readonly what: 'day'; readonly on: string; readonly words: string }
+      /** The kind of thing for which alone it holds. */
+      readonly gearKind?: string
+      readonly upToKmH?: number
+    })
+  | (Read & {
+      readonly what: 'weight'
+      readonly of: ReadingOf
+      readonly kg: number
+      readonly per?: 'each' | 'pair' | 'set'
+    })
+  | (Read & {
+      readonly what: 'spread'
+      readonly of: ReadingOf
+      readonly fromMm: number
+      readonly toMm: number
+    })
+  | (Read & { readonly what: 'torque'; readonly fromNm: number; readonly toNm: number })
+  | (Read & { readonly what: 'length' | 'width' | 'height'; readonly of: ReadingOf; readonly mm: number })
+  | (Read & { readonly what: 'wheelbase'; readonly mm: number })
+  | (Read & { readonly what: 'kerb' | 'gross'; readonly kg: number })
+  | (Read & { readonly what: 'speed'; readonly kmH: number })
+  | (Read & { readonly what: 'page'; readonly page: string })
+  | (Read & { readonly what: 'day'; readonly on: string })
+
+/** What a text leaves open that a sheet needs: in which state, of one or of all, and whether it is so. */
+export type Question = 'state' | 'per' | 'doubt'
+
+/** A person’s answers to what a text leaves open. */
+export interface Answers {
+  readonly state?: State
+  readonly per?: 'set' | 'each'
+  readonly doubt?: 'so'
+}
+
+/** A reading with what a person answered in its open places. */
+export function answered(reading: SheetReading, { state, per, doubt }: Answers): SheetReading {
+  const sure = doubt === 'so' ? { ...reading, doubtful: false } : reading
+  if (sure.what === 'limit') return { ...sure, ...(state && { state }), ...(per && { per }) }
+  return sure.what === 'weight' && per ? { ...sure, per } : sure
+}

@@ -4,17 +4,26 @@ import { gearSchema } from '../../plan/schema/gear'
 import { partSchema } from '../../plan/schema/rack'
 import { vehicleSchema } from '../../plan/schema/vehicle'
 import { phraseText } from '../../units/phrase'
+import { answered, type ReadingOf } from './reading'
 import { readSheet } from './read-sheet'
-import { gearTakes, gearWith, partTakes, partWith, readingWords, vehicleWith } from './take-readings'
+import {
+  gearAsks,
+  gearWith,
+  partAsks,
+  partWith,
+  readingWords,
+  vehicleAsks,
+  vehicleWith,
+} from './take-readings'
 
 const [plan] = DEMO_PLANS
 const { vehicle } = plan!
 const box = plan!.gear.find(({ carries }) => carries)!
-const read = (text: string) => readSheet(text).readings
+const read = (text: string, of: ReadingOf = 'vehicle') => readSheet(text, of).readings
 
 it('enters figures for a roof beside what stands there, with the words, page and day they were read from', () => {
   const all = read(
-    'Edition of 12 March 2025, page 7.\nMaximum roof load 68 kg including the rack, off-road 44 kg.',
+    'Edition of 12 March 2025, page 7.\nMaximum roof load, driving: 68 kg including the rack, off-road 44 kg.',
   )
   const after = vehicleWith(vehicle, all, all, 'manual')
   expect(vehicleSchema.safeParse(after).success).toBe(true)
@@ -24,14 +33,14 @@ it('enters figures for a roof beside what stands there, with the words, page and
     {
       state: 'trail',
       kg: 44,
-      source: { text: 'Maximum roof load 68 kg including the rack, off-road 44 kg.' },
+      source: { text: 'Maximum roof load, driving: 68 kg including the rack, off-road 44 kg.' },
     },
   ])
   expect(vehicleWith(after, all, all, 'manual').roof.ratings).toEqual(after.roof.ratings)
 })
 
 it('enters what a box weighs, asks for and carries, and what was typed before goes', () => {
-  const all = read('Weight 19.2 kg. Max. load 48 kg. Bar spacing 640-860 mm. Length 2.05 m')
+  const all = read('Weight 19.2 kg. Max. load driving 48 kg. Bar spacing 640-860 mm. Length 2.05 m', 'gear')
   const before = {
     ...box,
     mass: { ...box.mass, typed: { kg: '40 lb' } },
@@ -39,7 +48,11 @@ it('enters what a box weighs, asks for and carries, and what was typed before go
   }
   const after = gearWith(before, all, all, 'sheet')
   expect(gearSchema.safeParse(after).success).toBe(true)
-  expect(after.mass).toMatchObject({ kg: 19.2, basis: 'maker', by: 'Weight 19.2 kg.' })
+  expect(after.mass).toMatchObject({
+    kg: 19.2,
+    basis: 'maker',
+    by: expect.stringContaining('Weight 19.2 kg.'),
+  })
   expect(after.mass.typed).toBeUndefined()
   expect(after.fit.spreadMm).toEqual({ fromMm: 640, toMm: 860 })
   expect(after).toMatchObject({
@@ -53,7 +66,7 @@ it('enters what a box weighs, asks for and carries, and what was typed before go
 
 it('enters a torque at a joint that has none of its own, and leaves a part without a joint as it is', () => {
   const [part] = plan!.racks[0]!.parts.filter(({ fasteners }) => fasteners?.length)
-  const all = read('Tighten the bolts to 5-7 Nm. Each foot: max. 25 kg.')
+  const all = read('Tighten the bolts to 5-7 Nm. Each foot: max. 25 kg driving.', 'rack')
   const after = partWith(part!, all, all, 'label')
   expect(partSchema.safeParse(after).success).toBe(true)
   expect(after.fasteners?.[0]).toMatchObject({ torqueNm: { from: 5, to: 7 }, torqueFrom: { kind: 'label' } })
@@ -62,19 +75,74 @@ it('enters a torque at a joint that has none of its own, and leaves a part witho
 })
 
 it('has a place for what a thing can keep, and for no more', () => {
-  expect(gearTakes(box)).toContain('limit')
+  const [limit] = read('Roof box. Max. load driving 48 kg.', 'gear')
+  expect(gearAsks(box, limit!)).toEqual([])
   const { carries: _, ...bare } = box
-  expect(gearTakes(bare)).not.toContain('limit')
+  expect(gearAsks(bare, limit!)).toBeUndefined()
+  expect(vehicleAsks(limit!)).toBeUndefined()
   const [part] = plan!.racks[0]!.parts
-  expect(partTakes({ ...part!, fasteners: [] })).not.toContain('torque')
-  expect(
-    partTakes({ ...part!, rated: { by: 'with', what: 'the feet', source: { kind: 'sheet' } } }),
-  ).not.toContain('limit')
+  const [torque] = read('Torque 6 Nm', 'rack')
+  expect(partAsks({ ...part!, fasteners: [] }, torque!)).toBeUndefined()
+  const [bars] = read('Crossbars: max. load driving 75 kg per pair', 'rack')
+  const ratedWith = { by: 'with', what: 'the feet', source: { kind: 'sheet' } } as const
+  expect(partAsks({ ...part!, rated: ratedWith }, bars!)).toBeUndefined()
+})
+
+it('asks in which state a limit holds where the text does not say, and enters it in no state before', () => {
+  const [limit, ...more] = read('Roof load 61 kg')
+  expect(more).toEqual([])
+  expect(vehicleAsks(limit!)).toEqual(['state'])
+  expect(vehicleWith(vehicle, [limit!], [limit!], 'manual').roof.ratings).toEqual(vehicle.roof.ratings)
+  const parked = answered(limit!, { state: 'parked' })
+  expect(vehicleAsks(parked)).toEqual([])
+  expect(vehicleWith(vehicle, [parked], [parked], 'manual').roof.ratings.at(-1)).toMatchObject({
+    state: 'parked',
+    kg: 61,
+  })
+})
+
+it('asks whether a figure is so where the text only supposes it', () => {
+  const guess = read('Roof tent: weight about 62 kg', 'gear').find(({ what }) => what === 'weight')
+  expect(gearAsks(box, guess!)).toEqual(['doubt'])
+  expect(gearAsks(box, answered(guess!, { doubt: 'so' }))).toEqual([])
+})
+
+it('takes the weight of a set for all of it, and asks where the text does not say of how many', () => {
+  const [part] = plan!.racks[0]!.parts
+  const four = { ...part!, count: 4 }
+  const [ofSet] = read('Foot set. Weight of the set: 3.6 kg per set', 'rack')
+  expect(partAsks(four, ofSet!)).toEqual([])
+  expect(partWith(four, [ofSet!], [ofSet!], 'sheet').eachKg).toBeCloseTo(0.9, 9)
+  const [unsaid] = read('Clamp foot. Weight 3.6 kg', 'rack')
+  expect(partAsks(four, unsaid!)).toEqual(['per'])
+  expect(partWith(four, [answered(unsaid!, { per: 'each' })], [], 'sheet').eachKg).toBe(3.6)
+  const [pair] = read('Foot. Weight 1.8 kg per pair', 'rack')
+  expect(partAsks(four, pair!)).toBeUndefined()
+  expect(partWith({ ...part!, count: 2 }, [pair!], [], 'sheet').eachKg).toBeCloseTo(0.9, 9)
+})
+
+it('enters a limit for one kind of thing, or up to one speed, as that alone', () => {
+  const all = read('Roof load, driving\nBikes: 45 kg\nBox: 60 kg\nAnything else: 75 kg up to 80 km/h')
+  const after = vehicleWith(vehicle, all, all, 'manual').roof.ratings.slice(vehicle.roof.ratings.length)
+  expect(after.map(({ kg, gearKind, upToKmH }) => [kg, gearKind, upToKmH])).toEqual([
+    [45, 'bike', undefined],
+    [60, 'box', undefined],
+    [75, undefined, 80],
+  ])
+})
+
+it('enters wheelbase and masses of a vehicle, and what was typed there before goes', () => {
+  const all = read('Saloon\nWheelbase 2780 mm\nKerb weight 1495 kg\nGross weight 2010 kg')
+  const after = vehicleWith({ ...vehicle, typed: { wheelbaseMm: '109 in' } }, all, all, 'manual')
+  expect(vehicleSchema.safeParse(after).success).toBe(true)
+  expect(after).toMatchObject({ wheelbaseMm: 2780, kerbKg: 1495, grossKg: 2010, typed: {} })
+  expect(after.known).toMatchObject({ wheelbaseMm: { by: 'manual' }, kerbKg: { by: 'manual' } })
 })
 
 it('says each reading in words with its unit', () => {
   const words = read(
-    'Max load 75 kg incl. rack, bars 600-900 mm apart; tighten bolts to 4 Nm; max. speed 110 km/h; page 3',
+    'Rack. Max load driving 75 kg incl. rack; bars 600-900 mm apart; tighten bolts to 4 Nm; max. speed 110 km/h; page 3',
+    'rack',
   ).map((each) => phraseText(readingWords(each)))
   expect(words).toEqual([
     'May carry 75 kg, on the road, the rack counted',
@@ -83,4 +151,10 @@ it('says each reading in words with its unit', () => {
     'Up to 110 km/h',
     'Page 3',
   ])
+})
+
+it('leaves both figures where two units of one do not agree', () => {
+  const { readings, disagrees } = readSheet('Roof load, driving: 75 kg (180 lb)', 'vehicle')
+  expect(readings).toEqual([])
+  expect(disagrees).toEqual(['75 kg (180 lb)'])
 })

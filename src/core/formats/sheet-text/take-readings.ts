@@ -7,27 +7,65 @@ import type { Vehicle } from '../../plan/schema/vehicle'
 import { IN_STATE } from '../../review/finding'
 import { kg, kmH, mm, torqueRange, type Phrase } from '../../units/phrase'
 import type { State } from '../../units/scalars'
-import type { SheetReading } from './reading'
+import { GEAR_KINDS, type GearKind } from '../../kinds/gear-kind'
+import { kindsOf } from '../../kinds/kind'
+import type { Question, SheetReading } from './reading'
 
-type What = SheetReading['what']
 type Size = Extract<SheetReading, { what: 'length' | 'width' | 'height' }>
 type Limit = Extract<SheetReading, { what: 'limit' }>
+type Weight = Extract<SheetReading, { what: 'weight' }>
 
-/** Which readings have a place on a vehicle's sheet. The page and the day go with each figure as its source. */
-export const VEHICLE_TAKES: readonly What[] = ['limit', 'length', 'width', 'height']
+/**
+ * What a sheet still asks of a reading before it can be taken: nothing where the list is empty; undefined where the
+ * reading has no place on it. The page and the day go with each figure as its source.
+ */
+export type Asks = readonly Question[] | undefined
+
+const doubtOf = ({ doubtful }: SheetReading): readonly Question[] => (doubtful ? ['doubt'] : [])
+
+const kindOf = ({ gearKind }: Limit): GearKind | undefined =>
+  kindsOf(GEAR_KINDS).find((each) => each === gearKind)
+
+/** A limit for a kind of thing that the plan does not know has no place: it is no limit for all. */
+const hasKind = (limit: Limit): boolean => limit.gearKind === undefined || kindOf(limit) !== undefined
+
+const limitAsks = (limit: Limit, isOne: boolean): readonly Question[] => [
+  ...doubtOf(limit),
+  ...(limit.state === undefined ? (['state'] as const) : []),
+  ...(limit.per === undefined && !isOne ? (['per'] as const) : []),
+]
+
+export function vehicleAsks(reading: SheetReading): Asks {
+  if (reading.what === 'wheelbase' || reading.what === 'kerb' || reading.what === 'gross')
+    return doubtOf(reading)
+  if (!('of' in reading) || reading.of !== 'vehicle') return undefined
+  if (reading.what === 'limit') return hasKind(reading) ? limitAsks(reading, true) : undefined
+  return isSize(reading) ? doubtOf(reading) : undefined
+}
 
 /** On gear's: what it holds only where it is a carrier with figures of its own. */
-export const gearTakes = ({ carries }: Gear): readonly What[] => [
-  ...(carries?.rated.by === 'own' ? (['limit'] as const) : []),
-  ...(['weight', 'spread', 'length', 'width', 'height'] as const),
-]
+export function gearAsks({ carries }: Gear, reading: SheetReading): Asks {
+  if (!('of' in reading) || reading.of !== 'gear') return undefined
+  if (reading.what !== 'limit') return doubtOf(reading)
+  return carries?.rated.by === 'own' && hasKind(reading) ? limitAsks(reading, true) : undefined
+}
+
+/** The weight of one of a part: what the text says of all is shared among them; of a pair only where there are two. */
+const sharesOf = ({ per }: Weight, count: number): number | undefined => {
+  if (per === 'each' || count === 1) return 1
+  return per === 'set' || (per === 'pair' && count === 2) ? count : undefined
+}
 
 /** On a part's: figures where they are its own, a torque where it has a joint. */
-export const partTakes = ({ rated, fasteners = [] }: Part): readonly What[] => [
-  ...(rated.by === 'own' ? (['limit'] as const) : []),
-  'weight',
-  ...(fasteners.length > 0 ? (['torque'] as const) : []),
-]
+export function partAsks({ rated, fasteners = [], count }: Part, reading: SheetReading): Asks {
+  if (reading.what === 'torque') return fasteners.length > 0 ? doubtOf(reading) : undefined
+  if (!('of' in reading) || reading.of !== 'rack') return undefined
+  if (reading.what === 'limit')
+    return rated.by === 'own' && hasKind(reading) ? limitAsks(reading, count === 1) : undefined
+  if (reading.what !== 'weight') return undefined
+  if (sharesOf(reading, count) !== undefined) return doubtOf(reading)
+  return reading.per === undefined ? [...doubtOf(reading), 'per'] : undefined
+}
 
 const FIELD = { length: 'lengthMm', width: 'widthMm', height: 'heightMm' } as const
 const MOST_WORDS = 200
@@ -58,8 +96,17 @@ function ratingsWith(
   const now = [...ratings]
   for (const each of taken) {
     if (each.what !== 'limit') continue
-    const { state, per, counts } = each
-    const same = now.some((rating) => rating.state === state && rating.per === per && rating.kg === each.kg)
+    const { state, per = 'set', counts, upToKmH } = each
+    if (state === undefined) continue
+    const gearKind = kindOf(each)
+    const same = now.some(
+      (rating) =>
+        rating.state === state &&
+        rating.per === per &&
+        rating.kg === each.kg &&
+        rating.gearKind === gearKind &&
+        rating.upToKmH === upToKmH,
+    )
     if (same) continue
     const id = freeId(new Set(now.map((rating) => rating.id)), state)
     now.push({
@@ -68,6 +115,8 @@ function ratingsWith(
       kg: each.kg,
       per,
       ...(counts && { counts }),
+      ...(gearKind && { gearKind }),
+      ...(upToKmH !== undefined && { upToKmH }),
       source: sourceOf(from, all, each.words),
     })
   }
@@ -98,6 +147,20 @@ function sized<
   }
 }
 
+const MASS_OR_BASE = { wheelbase: 'wheelbaseMm', kerb: 'kerbKg', gross: 'grossKg' } as const
+
+function withMassOrBase(vehicle: Vehicle, reading: SheetReading, from: Source['kind']): Vehicle {
+  if (reading.what !== 'wheelbase' && reading.what !== 'kerb' && reading.what !== 'gross') return vehicle
+  const field = MASS_OR_BASE[reading.what]
+  const { [field]: _, ...typed } = vehicle.typed ?? {}
+  return {
+    ...vehicle,
+    [field]: reading.what === 'wheelbase' ? reading.mm : reading.kg,
+    known: { ...vehicle.known, [field]: { by: from } },
+    ...(vehicle.typed && { typed }),
+  }
+}
+
 /** A vehicle with what was taken from a pasted text: its roof's figures and its sizes. */
 export function vehicleWith(
   vehicle: Vehicle,
@@ -106,7 +169,8 @@ export function vehicleWith(
   from: Source['kind'],
 ): Vehicle {
   const ratings = ratingsWith(vehicle.roof.ratings, taken, all, from)
-  return { ...sized(vehicle, taken, from), roof: { ...vehicle.roof, ratings } }
+  const after = { ...sized(vehicle, taken, from), roof: { ...vehicle.roof, ratings } }
+  return taken.reduce<Vehicle>((now, each) => withMassOrBase(now, each, from), after)
 }
 
 /** Gear with what was taken: its weight, its sizes, the spread it asks for, and what it carries where it is a carrier. */
@@ -151,7 +215,7 @@ export function partWith(
   return {
     ...part,
     ...(weight?.what === 'weight' && {
-      eachKg: weight.kg,
+      eachKg: weight.kg / (sharesOf(weight, part.count) ?? 1),
       known: { ...part.known, eachKg: { by: from } },
     }),
     ...(part.rated.by === 'own' && {
@@ -171,12 +235,19 @@ export function partWith(
   }
 }
 
-function limitWords({ kg: value, state, per, counts }: Limit): Phrase {
+function limitWords(limit: Limit): Phrase {
+  const { kg: value, state, per, counts, upToKmH } = limit
   const each = per === 'each' ? ' each' : ''
   const counted =
     counts === 'everything' ? ', the rack counted' : counts === 'load' ? ', the rack not counted' : ''
-  return ['May carry ', kg(value), `${each}, ${IN_STATE[state]}${counted}`]
+  const kind = kindOf(limit)
+  const forKind = kind === undefined ? '' : ` as ${GEAR_KINDS[kind].many.toLowerCase()}`
+  const where = state === undefined ? '' : `, ${IN_STATE[state]}`
+  const speed: Phrase = upToKmH === undefined ? [] : [', up to ', kmH(upToKmH)]
+  return ['May carry ', kg(value), `${each}${forKind}${where}`, ...speed, counted]
 }
+
+const WEIGHS_PER = { each: ' each', pair: ', the pair', set: ', all together' } as const
 
 /** A reading in words. */
 export function readingWords(reading: SheetReading): Phrase {
@@ -184,7 +255,13 @@ export function readingWords(reading: SheetReading): Phrase {
     case 'limit':
       return limitWords(reading)
     case 'weight':
-      return ['Weighs ', kg(reading.kg)]
+      return ['Weighs ', kg(reading.kg), reading.per === undefined ? '' : WEIGHS_PER[reading.per]]
+    case 'kerb':
+      return ['Kerb mass ', kg(reading.kg)]
+    case 'gross':
+      return ['Gross mass ', kg(reading.kg)]
+    case 'wheelbase':
+      return ['Wheelbase ', mm(reading.mm)]
     case 'spread':
       return ['Bars apart ', mm(reading.fromMm), ' to ', mm(reading.toMm)]
     case 'torque':

@@ -13,7 +13,7 @@ import {
   type UnitSystem,
 } from '@/core/api/plan'
 import { GEAR_FIELD } from '@/core/api/fields'
-import { gearTakes, gearWith } from '@/core/api/files'
+import { gearAsks, gearWith } from '@/core/api/files'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { saveInStock } from '@/storage/own-stock'
@@ -112,7 +112,8 @@ export function GearForm({
       }}
       paste={
         <PasteSheet
-          takes={() => (read.value ? gearTakes(read.value) : [])}
+          sheetOf="gear"
+          asks={(_, reading) => (read.value ? gearAsks(read.value, reading) : undefined)}
           onTake={({ taken, all, from }) => {
             if (read.value) sheet.take(gearWith(read.value, taken, all, from))
           }}

@@ -12,7 +12,7 @@ import {
   type UnitSystem,
   type Vehicle,
 } from '@/core/api/plan'
-import { partTakes, partWith } from '@/core/api/files'
+import { partAsks, partWith } from '@/core/api/files'
 import { RACK_FIELD } from '@/core/api/fields'
 import { jobSteps, replaceable, stepChoices } from '@/core/api/fit'
 import { rackKindsFor, startingRack, assess, withFitSheet } from '@/core/api/assess'
@@ -171,9 +171,10 @@ export function RackForm({
       }}
       paste={
         <PasteSheet
-          takes={(of) => {
+          sheetOf="rack"
+          asks={(of, reading) => {
             const part = now?.parts.find((each) => each.id === of)
-            return part ? partTakes(part) : []
+            return part ? partAsks(part, reading) : undefined
           }}
           things={(now?.parts ?? []).map(({ id: partId, name }) => [partId, name] as const)}
           onTake={({ taken, all, from, of }) => {

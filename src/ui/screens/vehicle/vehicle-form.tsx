@@ -23,7 +23,7 @@ import {
   assess,
 } from '@/core/api/assess'
 import { VEHICLE_FIELD } from '@/core/api/fields'
-import { VEHICLE_TAKES, vehicleWith } from '@/core/api/files'
+import { vehicleAsks, vehicleWith } from '@/core/api/files'
 import { to } from '@/ui/routes'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
@@ -133,7 +133,8 @@ export function VehicleForm({
       onLeave={follow}
       paste={
         <PasteSheet
-          takes={() => VEHICLE_TAKES}
+          sheetOf="vehicle"
+          asks={(_, reading) => vehicleAsks(reading)}
           onTake={({ taken, all, from }) => sheet.take(vehicleWith(now, taken, all, from))}
         />
       }
