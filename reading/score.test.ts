@@ -33,7 +33,9 @@ it('names the same faults of zero tolerance, and the same misses', () => {
   )
   expect(zero).toEqual(recorded.zero.map((each) => each.join(' ')))
   for (const cause of ['missed', 'unsupported', 'oversure', 'misfiled'] as const) {
-    const ours = scored.flatMap(({ sheet, scored: each }) => each[cause].map(({ what }) => `${sheet.id} ${what}`))
+    const ours = scored.flatMap(({ sheet, scored: each }) =>
+      each[cause].map(({ what }) => `${sheet.id} ${what}`),
+    )
     const theirs = recorded.lines
       .map((line) => line.split(/ +/))
       .filter(([, named]) => named === cause)

@@ -142,6 +142,9 @@ export function scoreSheet(sheet: Sheet, offers: readonly Offer[]): Scored {
   }
 }
 
+/** What is not sure, and a limit whose state the text does not say. */
+const isQuestion = ({ sure, what }: Offer): boolean => !sure || /\.(?:rating|capacity)$/.test(what)
+
 /** Counts over many texts: so many of so many. */
 export interface Counts {
   readonly sure: readonly [number, number]
@@ -179,7 +182,7 @@ export function countsOf(
     source: foundOf('source'),
     precision: [good, good + sum(({ scored }) => wrong(scored))],
     zero: sum(({ scored }) => scored.zero.length),
-    questions: [sum(({ offers }) => offers.filter((each) => !each.sure).length), sure[1]],
+    questions: [sum(({ offers }) => offers.filter(isQuestion).length), sure[1]],
     askedNever: sum(({ scored }) => scored.askedNever.length),
   }
 }

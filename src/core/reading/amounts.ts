@@ -81,6 +81,12 @@ function endOfName(text: string, place: number): number | undefined {
   return undefined
 }
 
+/** At the beginning of a line, where the line before it ends in a figure: it may be the rest of that. */
+const isRestOfNumber = (text: string, place: number): boolean => {
+  const before = text.slice(Math.max(0, place - 12), place)
+  return /\d\n\s*$/.test(before)
+}
+
 function atomsOf({ plain, mended }: Letters): Amount[] {
   const sign = decimalSignOf(plain)
   const atoms: Amount[] = []
@@ -113,7 +119,7 @@ function atomsOf({ plain, mended }: Letters): Amount[] {
     const end = late ? MARK.lastIndex : (unit?.end ?? afterNumber)
     const { value, doubtful } = numberOf(written.raw, unit?.unit, sign)
     digit.lastIndex = Math.max(end, start + 1)
-    if (Number.isNaN(value)) continue
+    if (Number.isNaN(value) || value === 0) continue
     const isMended = mended.size > 0 && [...mended].some((place) => place > start && place < written.end)
     atoms.push({
       start,
@@ -123,7 +129,7 @@ function atomsOf({ plain, mended }: Letters): Amount[] {
       ...(unit && { unit: unit.unit, dimension: unit.dimension }),
       ...(mark !== undefined && { mark }),
       ...(unit && unit.size !== 1 && { turned: true as const }),
-      doubtful: doubtful || isMended,
+      doubtful: doubtful || isMended || (unit !== undefined && isRestOfNumber(plain, start)),
     })
   }
   return atoms

@@ -140,7 +140,8 @@ function headOver(cell: Cell, line: Line, head: Line): string {
 function notesOf(lines: readonly Line[]): ReadonlyMap<string, string> {
   const notes = new Map<string, string>()
   for (const { text } of lines) {
-    const [, raised, closed, stars, note = ''] = /^\s*(?:([¹²³⁴⁵])|(\d)\)|(\*+))\s*(.+)$/.exec(text) ?? []
+    const [, raised, closed, stars, note = ''] =
+      /^\s*(?:[-•*] )?(?:([¹²³⁴⁵])|(\d)\)|(\*+))\s*(.+)$/.exec(text) ?? []
     const mark = raised ?? closed ?? stars
     if (mark !== undefined) notes.set(mark, note)
   }

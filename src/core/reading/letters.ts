@@ -60,11 +60,11 @@ const isSpace = (code: number): boolean =>
 const isDigit = (letter: string | undefined): boolean =>
   letter !== undefined && letter >= '0' && letter <= '9'
 
-const CSV_LINE = /^[^\s,\n][^,\n]*(?:,\S[^,\n]*){2,}$/
+const CSV_LINE = /^[^\s,\n][^,\n]*(?:,\S[^,\n]*){2,} *$/
 
 /** Rows whose cells are parted by commas alone have tabs instead: a comma between two figures would be one of a number. */
 function withTabs(plain: string): string {
-  if (!/^[^\s,\n]+(?:,[^\s,\n]+){2,}$/m.test(plain)) return plain
+  if (!/^[^\s,\n]+(?:,[^\s,\n]+){2,} *$/m.test(plain)) return plain
   const lines = plain.split('\n')
   const commas = lines.map((line) => (CSV_LINE.test(line) ? line.split(',').length : 0))
   return lines

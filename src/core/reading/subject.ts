@@ -55,13 +55,18 @@ export function subjectsIn(text: string): Subject[] {
 const WANTS_BARS =
   /\bfits? (?:cross ?)?bars\b|\bfits crossbars\b|\bcross ?bars? (?:distance|spread|spacing)\b|\bmax(?:imum|\.)? (?:cargo load|contents)\b/i
 
+/** A sentence or a greeting is no title: it is looked for below them. */
+const MOST_BEFORE_TITLE = 12
+
 /** What a whole text is about: by its first line that names a thing, by the bars it wants, or by the one thing it names. */
 export function subjectOf(plain: string, hasKinds: boolean, isLetter: boolean): Subject | undefined {
-  const lines = plain.split('\n', 12).filter((line) => line.trim() !== '')
-  let isOfVehicle = false
-  for (const line of lines
+  const titles = plain
+    .split('\n', MOST_BEFORE_TITLE)
+    .filter((line) => line.trim() !== '' && (!/[.!,]\s*$/.test(line) || subjectsIn(line).length > 0))
     .slice(0, 2)
-    .filter((each, i) => i === 0 || !/\d ?(?:kg|lb|mm|cm|in)\b/i.test(each))) {
+    .filter((line, i) => i === 0 || !/\d ?(?:kg|lb|mm|cm|in)\b/i.test(line))
+  let isOfVehicle = false
+  for (const line of titles) {
     const [head = ''] = line.split(/ for |\bfits\b|:/i)
     const all = subjectsIn(head)
     isOfVehicle ||= all[0] === 'vehicle'
