@@ -29,7 +29,8 @@ const CORE = {
   stages: 'bay|log|review|facts|survey|plan|provenance|kinds|geometry|units',
   fields: 'log|plan|provenance|kinds|geometry|units',
   reading: 'units',
-  formats: 'reading|fields|history|bay|log|placing|remedies|review|facts|survey|plan|provenance|kinds|geometry|units',
+  formats:
+    'reading|fields|history|bay|log|placing|remedies|review|facts|survey|plan|provenance|kinds|geometry|units',
 }
 
 /** The rooms of the interface that screens share, each with those under it. */

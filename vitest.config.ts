@@ -29,7 +29,12 @@ export default defineConfig({
         test: {
           name: 'pure',
           isolate: false,
-          include: ['src/**/*.test.{ts,tsx}', 'cli/**/*.test.ts', 'scripts/**/*.test.ts', 'reading/**/*.test.ts'],
+          include: [
+            'src/**/*.test.{ts,tsx}',
+            'cli/**/*.test.ts',
+            'scripts/**/*.test.ts',
+            'reading/**/*.test.ts',
+          ],
           exclude: keeping,
         },
       },

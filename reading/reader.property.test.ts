@@ -2,7 +2,9 @@ import fc from 'fast-check'
 import { expect, it } from 'vitest'
 import { runs } from '../src/core/runs.testing'
 import type { Claim } from '../src/core/reading/claim'
+import { plainLetters } from '../src/core/reading/letters'
 import { readText } from '../src/core/reading/read'
+import { unwrapped } from '../src/core/reading/unwrap'
 import { ownSheets, shownSheets } from './corpus'
 
 const texts = [...shownSheets(), ...ownSheets()].map(({ text }) => text)
@@ -43,6 +45,15 @@ it('reads the same with other line ends, other spaces and trailing blanks', () =
     }),
     { numRuns: runs(3000) },
   )
+})
+
+it('reads the same figures in capitals', () => {
+  const whole = texts.filter((text) => {
+    const letters = plainLetters(text)
+    return unwrapped(letters).plain.split('\n').length === letters.plain.split('\n').length
+  })
+  for (const text of whole)
+    expect(figures(readText(text.toUpperCase())), text).toEqual(figures(readText(text)))
 })
 
 it('reads the same figures behind the marks of a list', () => {

@@ -177,8 +177,8 @@ const tolerance: Fold = (left, between, right) =>
 /** `600-900 mm`, `600 mm to 900 mm`, `between 750 and 1000 mm`. */
 const range: Fold = (left, between, right, text) => {
   const joins =
-    /^ ?(?:-|to|\.{2,3}) ?$/.test(between) ||
-    (/^ and $/.test(between) &&
+    /^ ?(?:-|to|\.{2,3}) ?$/i.test(between) ||
+    (/^ and $/i.test(between) &&
       /\b(?:between|from)\s*$/i.test(text.slice(Math.max(0, left.start - 12), left.start)))
   if (!joins || left.form !== 'one' || right.form !== 'one') return undefined
   if (left.unit && left.dimension !== right.dimension) return undefined
@@ -215,7 +215,7 @@ const product: Fold = (left, between, right) => {
 /** `75 kg (165 lb)`: the same in another unit, or two figures that do not agree. */
 const pair: Fold = (left, between, right, text) => {
   const isBelow = /^ *\n *$/.test(between) && left.form === 'product'
-  if (!isBelow && !/^(?: ?[(/=;] ?| {2,}\(?| or | ?\) ?; ?)$/.test(between)) return undefined
+  if (!isBelow && !/^(?: ?[(/=;] ?| {2,}\(?| or | ?\) ?; ?)$/i.test(between)) return undefined
   if (!left.unit || !right.unit || left.dimension !== right.dimension) return undefined
   const isSameUnit = left.unit === right.unit
   if (left.form !== right.form || (isSameUnit && !/[(;]/.test(between))) return undefined

@@ -97,7 +97,7 @@ function sentenceAround(text: string, from: number, to: number): readonly [numbe
   let start = 0
   let end = text.length
   for (const mark of text.matchAll(
-    /;\s+|[!?]+\s+|\.\s+(?=[A-Za-z"(])|(?<=[a-z]{4})\.\s+(?=\d)|\.\s{2,}| - (?=[A-Za-z])/g,
+    /;\s+|[!?]+\s+|\.\s+(?=[A-Za-z"(])|(?<=[A-Za-z]{4})\.\s+(?=\d)|\.\s{2,}| - (?=[A-Za-z])/g,
   )) {
     const before = text.slice(0, mark.index)
     if (mark[0].startsWith('.') && ABBREVIATED.test(before) && !ENDS_IN_MAX.test(before)) continue

@@ -240,7 +240,7 @@ export function massMeaning(
   const underWeights = WEIGHT.test(headings.join(' ')) || WEIGHT.test(column)
   const per = perIn(around.after) ?? perIn(row)
   const isOfPart = per !== undefined && (subjectNear ?? whole.subject) !== undefined && !whole.isLetter
-  const isThing = THING.test(around.before) || /\d ?x ?\d/.test(around.sentence)
+  const isThing = THING.test(around.before) || /\d ?x ?\d/i.test(around.sentence)
   return underWeights || isOfPart || isThing ? massOf(around, subject, whole) : undefined
 }
 

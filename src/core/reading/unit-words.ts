@@ -140,7 +140,7 @@ export function unitAt(text: string, place: number): FoundUnit | undefined {
 
 /** The unit that a heading or a key names alone or in brackets: “Load (kg)”, “Torque in Nm”. */
 export function unitNamed(words: string): Omit<FoundUnit, 'end'> | undefined {
-  const named = /[([]\s*([^()[\]]{1,12})\s*[)\]]|(?:\bin|,|_)\s*([A-Za-z.·/-]{1,6})\s*:?\s*$/.exec(words)
+  const named = /[([]\s*([^()[\]]{1,12})\s*[)\]]|(?:\bin|,|_)\s*([A-Za-z.·/-]{1,6})\s*:?\s*$/i.exec(words)
   const said = named?.[1] ?? named?.[2]
   if (said === undefined) return undefined
   const found = AFTER_BLANKS.find(({ pattern }) => pattern.test(said))

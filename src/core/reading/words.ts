@@ -53,7 +53,7 @@ const year = (what: string, said: string): Found => ({ what, value: Number(said)
 
 const RULES: readonly Rule[] = [
   {
-    words: /\bM(\d{1,2})(?: ?x ?(\d{1,3})(?: ?mm)?)?(?: ?\((\d{1,2}\.\d)\))?(?![\w-])/g,
+    words: /\bM(\d{1,2})(?: ?x ?(\d{1,3})(?: ?mm)?)?(?: ?\((\d{1,2}\.\d)\))?(?![\w-])/gi,
     gives: ([whole, size = '', length, grade], line) => {
       const sure = !isOfLot(line)
       if (/[A-Z]{2}$|[A-Z]\d*-$/.test(line.slice(0, line.indexOf(whole)))) return []
@@ -68,7 +68,7 @@ const RULES: readonly Rule[] = [
   },
   {
     words:
-      /(?<![\d/])(?<!\d )(\d{1,2}\/\d{1,2})("?)-(\d{2})\b(?! \d\/)(?: ?x ?(?:(\d{1,2})[- ])?(\d)\/(\d)")?/g,
+      /(?<![\d/])(?<!\d )(\d{1,2}\/\d{1,2})("?)-(\d{2})\b(?! \d\/)(?: ?x ?(?:(\d{1,2})[- ])?(\d)\/(\d)")?/gi,
     gives: ([, size = '', mark = '', pitch = '', whole = '0', over, under]) => [
       { what: 'joint.thread', value: `${size}${mark}-${pitch}`, unit: null },
       ...(over === undefined || under === undefined
@@ -110,7 +110,7 @@ const RULES: readonly Rule[] = [
         : count('joint.count', Number(bolts ?? pieces ?? each)),
   },
   {
-    words: /\b((?:19|20)\d{2}) ?(?:-|to|until) ?((?:19|20)\d{2})\b(?!-)/g,
+    words: /\b((?:19|20)\d{2}) ?(?:-|to|until) ?((?:19|20)\d{2})\b(?!-)/gi,
     gives: ([, from = '', to = '']) =>
       isYear(Number(from)) && Number(from) < Number(to)
         ? [year('vehicle.years.from', from), year('vehicle.years.to', to)]
