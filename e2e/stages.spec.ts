@@ -93,6 +93,12 @@ test('a pasted sheet fills the fields it speaks of, keeps its words as the sourc
   )
   await expect(dialog.getByRole('list', { name: 'What was read' }).getByRole('listitem')).toHaveCount(2)
   await expect(dialog).toContainText('The two units do not agree: 40 kg (120 lb). Neither is taken.')
+  // What the text does not say is asked, and taken when it is answered: by its own key alone.
+  await expect(dialog.getByRole('button', { name: 'Take it' })).toBeVisible()
+  const asked = dialog.getByRole('group', { name: 'The text does not say when this holds:' })
+  await asked.getByRole('button', { name: /^Driving/ }).focus()
+  await page.keyboard.press('Enter')
+  await expect(asked.getByRole('button', { name: /^Driving/ })).toHaveAttribute('aria-pressed', 'true')
   await dialog.getByRole('button', { name: 'Take these 2' }).click()
   await expect(length).toHaveValue(/5\s?460 mm/)
   await page.getByRole('button', { name: 'Save and go back to Load' }).click()

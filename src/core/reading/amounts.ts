@@ -115,7 +115,8 @@ function atomsOf({ plain, mended }: Letters): Amount[] {
     const unit = unitAt(plain, afterNumber)
     MARK.lastIndex = unit?.end ?? afterNumber
     const late = unit ? MARK.exec(plain) : null
-    const mark = (late ?? early)?.slice(1).find((each) => each !== undefined)
+    const [, raised, closed, stars] = late ?? early ?? []
+    const mark = raised ?? closed ?? stars
     const end = late ? MARK.lastIndex : (unit?.end ?? afterNumber)
     const { value, doubtful } = numberOf(written.raw, unit?.unit, sign)
     digit.lastIndex = Math.max(end, start + 1)

@@ -162,8 +162,14 @@ function limitOf(around: Around, whole: Whole, before: Meaning | undefined): Mea
     byCounting(around.after, whole) ?? byCounting(around.before, whole) ?? byCounting(row, whole)
   const kind = whole.subject === 'gear' ? undefined : kindIn(`${row} ${around.before}`)
   const isOneBar = ONE_BAR.test(column) || ONE_BAR.test(row)
+  // “Bikes: 45 kg” in a vehicle’s or a rack’s text is no limit for all.
+  const isOther = whole.subject !== undefined && whole.subject !== 'gear' && kindIn(row) !== undefined
   const isOfKind =
-    kind !== undefined && counted === undefined && (near === 'gear' || near === undefined) && whole.hasKinds
+    kind !== undefined &&
+    counted === undefined &&
+    (near === 'gear' || near === undefined) &&
+    (whole.hasKinds || isOther)
+  const isUnfiled = kind !== undefined && !isOfKind && near !== 'gear' && counted !== 'gear'
   const inherited =
     near === undefined && counted === undefined && before && isLimit(before) ? before.what : undefined
   const told =
@@ -186,7 +192,7 @@ function limitOf(around: Around, whole: Whole, before: Meaning | undefined): Mea
     ...(isOneBar && { per: 'each' as const }),
     ...said,
     ...(kind !== undefined && (isOfKind || counted === 'gear') && { for: kind }),
-    ...((condition || isOpenAfter) && { sure: false }),
+    ...((condition || isOpenAfter || isUnfiled) && { sure: false }),
   }
 }
 

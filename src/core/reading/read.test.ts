@@ -77,6 +77,12 @@ it('keeps a limit for one kind of thing, or up to one speed, apart', () => {
   expect(rest).toMatchObject({ value: 75, upToKmH: 80 })
 })
 
+it('never offers a limit for one kind of thing as one for all', () => {
+  const [bikes] = readText('Estate\nBikes: 45 kg driving').filter(({ unit }) => unit === 'kg')
+  expect(bikes).toMatchObject({ value: 45, for: 'bike' })
+  expect(said('Bikes: 45 kg driving')).toEqual(['rack.rating 45 kg road asked'])
+})
+
 it('asks about a number in two pieces, and about what somebody supposes', () => {
   expect(said('The dynamic load of the rack is 7\n5 kg including the feet.')).toEqual([
     'rack.rating 75 kg road asked',

@@ -51,9 +51,9 @@ const DOUBT_KEYS = [['so', 'It is so']] as const
 const ASKED: Readonly<
   Record<Question, { readonly words: string; readonly keys: readonly (readonly [string, string])[] }>
 > = {
-  state: { words: 'The text does not say in which state. It holds', keys: STATE_KEYS },
-  per: { words: 'The text does not say of how many. It is of', keys: PER_KEYS },
-  doubt: { words: 'The text is not sure, or says two things. Ask, or compare:', keys: DOUBT_KEYS },
+  state: { words: 'The text does not say when this holds:', keys: STATE_KEYS },
+  per: { words: 'The text does not say of how many this is:', keys: PER_KEYS },
+  doubt: { words: 'The text is not sure, or says two things. Compare, or ask:', keys: DOUBT_KEYS },
 }
 
 function QuestionKeys({
