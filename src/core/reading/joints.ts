@@ -8,14 +8,15 @@ const MOST =
   /\bmax(?:imum)?\.?\s*$|\bnever (?:use )?(?:more than|above|over)\s*$|\bnot (?:more than|above)\s*$/i
 
 /** What a torque means: of the joint, at most, or from one to another. */
-export function torqueMeanings(
-  amount: Amount,
-  { before, after, sentence, row, column }: Around,
-): readonly Meaning[] {
+export function torqueMeanings(amount: Amount, around: Around): readonly Meaning[] {
+  const { before, after, sentence, row, column, rest } = around
   const own = `${before} ${after}`
   if (A_TOOL.test(own) && !/\btighten|\btorque (?:of|to|the)/i.test(own)) return []
   if (/\btwo passes\b|\bin passes\b/i.test(sentence) && PASSES.test(before)) return []
-  const sure = !/\blots?\b|\bfrom (?:serial|lot)\b/i.test(`${sentence} ${row} ${column}`)
+  // “2 Nm, then 4 Nm”: the first is a pass; whether the last is the whole is asked.
+  if (/^\s*,?\s*(?:and )?then \d[^,.;]*\b(?:n\.?m|lbf?)\b/i.test(rest)) return []
+  const sure =
+    !/\bthen\s*$/i.test(before) && !/\blots?\b|\bfrom (?:serial|lot)\b/i.test(`${sentence} ${row} ${column}`)
   if (amount.form === 'range')
     return [
       { what: 'joint.torque.from', which: 0, sure },
@@ -44,7 +45,7 @@ export function distanceMeanings(_: Amount, { before, sentence, note }: Around):
   return /\bafter\s*$/i.test(before) ? [{ what: 'care.first' }] : []
 }
 
-export const volumeMeanings = (amount: Amount, { after }: Around): readonly Meaning[] =>
-  amount.form === 'one'
+export const volumeMeanings = (amount: Amount, { after, before, row }: Around): readonly Meaning[] =>
+  amount.form === 'one' && /\b(?:volume|cans?|each|water)\b/i.test(`${before} ${after} ${row}`)
     ? [{ what: 'gear.volume', ...(/\beach\b/i.test(after) && { per: 'each' as const }) }]
     : []

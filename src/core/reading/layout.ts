@@ -167,15 +167,19 @@ export function placed(plain: string, amounts: readonly Amount[]): Placed[] {
   let head: Line | undefined
   let rows = 0
   let next = 0
+  let question = ''
   for (const line of lines) {
     const here: Amount[] = []
     for (let amount = amounts[next]; amount && amount.start <= line.end; amount = amounts[++next])
       here.push(amount)
     const text = line.text.trim()
+    if (text === '') question = ''
     if (text === '' || isRule(text)) {
       if (text === '' && rows > 0) head = undefined
       continue
     }
+    if (line.quoted && text.endsWith('?')) question = text.replace(/^[>\s]+/, '')
+    else if (line.quoted) question = ''
     const isBare = here.every(({ unit }) => unit === undefined)
     const next2 = line.cells.filter((cell) => LETTERS.test(cell.text)).length
     const isHead = isBare && next2 >= 2 && next2 >= line.cells.length - 1
@@ -210,11 +214,11 @@ export function placed(plain: string, amounts: readonly Amount[]): Placed[] {
       const beforeFrom = Math.max(from + a, previous?.end ?? 0)
       const afterTo = Math.min(from + b, following?.start ?? Number.MAX_SAFE_INTEGER)
       const after = plain.slice(amount.end, afterTo)
-      const firstCell = line.cells[0]?.text ?? ''
-      const row =
-        isCell && cell !== line.cells[0] && LETTERS.test(firstCell)
-          ? firstCell
-          : keyOf(line.text, amount.start - line.start)
+      const firstCell = line.cells.find(({ text: words }) => LETTERS.test(words))
+      const isRow = isCell && firstCell !== undefined && firstCell.start < cell.start
+      const key = isRow ? firstCell.text : keyOf(line.text, amount.start - line.start)
+      // An answer under a question of the letter it replies to.
+      const row = key === '' && !line.quoted ? question : key
       const column = isCell && head && head !== line ? headOver(cell, line, head) : ''
       const over = headings.map((each) => each.text).toReversed()
       const named =

@@ -9,7 +9,7 @@ const NOT_A_SIZE =
   /\b(?:socket|drive|hex|allen|keys?|wrench|spanner|drill|cut|strip|engagement|hook|straps?|cable|lead|wheels?|mattress|thick(?:ness)? of|rails? \d|walking|carpet|page|\d turns?|turns? more)\b/i
 const NOT_WHEELBASE = /\bwheel(?:s|ed)?\b/i
 const APART =
-  /\b(?:apart|distance|spacing|spread|between|bar to bar|from bar to bar|front bar to rear|to rear bar|from front bar|neighbours|behind the first|second bar)\b/i
+  /\b(?:apart|distance|spacing|spread|between|bar to bar|from bar to bar|front bar to rear|to rear bar|from front bar|neighbours|behind the first|behind it|second bar)\b/i
 const TOWER =
   /\btowers?\b|\bfeet\b.*\bapart\b|\bfeet at least\b|\buprights?\b|\bfoot to foot\b|\bcentres? of (?:the )?feet\b/i
 const INSIDE = /\b(?:inside|inner|internal|interior)\b/i
@@ -162,7 +162,7 @@ const RULES: readonly Rule[] = [
   [/\bbed[- ]?length\b/i, ranged('vehicle.bed.length')],
   [/\bspacing of bolts|bolts? .*apart|bolt spacing\b/i, one('gear.contacts.spacing')],
   [
-    /\bfits?\b.*\b(?:cross ?)?bars?\b|\bfor (?:cross ?)?bars? (?:to|up to)\b|\bbars? up to\b/i,
+    /\bfits?\b.*\b(?:cross ?)?bars?\b|\bfor (?:cross ?)?bars? (?:to|up to)\b|\bbars? up to\b|\bbar (?:width|height) max|\bmax(?:imum|\.)? bar (?:width|height)/i,
     (amount, { before, after }) => taken(amount, `${before} ${after}`),
   ],
   [/\blongest bar\b|\bbars? (?:no|not) longer than\b/i, one('bar.length.max')],

@@ -123,6 +123,9 @@ function limitSaid(around: Around, whole: Whole): Said {
 }
 
 const OF_A_TEST = /\b(?:crash|tested|pull test)\b/i
+/** Parts whose weight has no place of its own. */
+const A_SMALL_PART =
+  /^(?:\W*(?:end caps?|covers?|screws?|bolts?|strips?|locks?|keys?|washers?|nuts?|boot floor|rear seat))\b/i
 const BRACKETED = /(?:\(\s*(?:the )?(?:rack|carrier|box|basket|platform|bars|feet)|'s own)\s*$/i
 const NAMED_ALONE = /^\s*(?:the )?(?:rack|carrier|box|basket|platform|bars|feet)\s*$/i
 /** “Tent 58 kg”, “the rack is 9.5 kg”: who says no more than that says a weight. */
@@ -133,13 +136,14 @@ const ONE_BAR = /^(?:front|rear)(?: bar)?$/i
 const BOOK_SAYS = /\b(?:manual|handbook|papers?|label|plate|sticker)\b.{0,60}\bsays?\s*$/i
 /** The vehicle’s own book speaks of its roof. */
 const OF_MANUAL = /\b(?:manual|handbook)\b/i
-const CONDITION = /^.{0,12}\b(?:only|while (?:loading|climbing))\b/i
+const CONDITION = /^.{0,12}\b(?:only|while (?:loading|climbing))\b|^\s*with (?:two|three|four|six|\d)\b/i
 
 function isOfElse(amount: Amount, around: Around): boolean {
   const { before, after, row, column, headings, sentence } = around
   return (
     NOT_OF_THE_RACK.test(`${before} ${after} ${row} ${column}`) ||
     OF_A_TEST.test(sentence) ||
+    A_SMALL_PART.test(row) ||
     /\b(?:trailers?|jack|parcel)\b/i.test(headings[0] ?? '') ||
     amount.form !== 'one'
   )

@@ -11,7 +11,7 @@ export interface Said {
 const TRAIL =
   /\boff[- ]?(?:the[- ])?road(?:ing)?\b|\btrails?\b|\bgravel\b|\bunpaved\b|\bunsurfaced\b|\brough (?:roads?|tracks?|ground)\b/i
 const PARKED =
-  /\b(?:parked|static|stationary|standing|stood still|at rest|when camp(?:ing|ed)|not moving|parking)\b/i
+  /\b(?:parked|static|stationary|standing|st(?:ands?|ood) still|at rest|when camp(?:ing|ed)|not moving|parking)\b/i
 const ROAD =
   /\b(?:dynamic|driving|on[- ]?(?:the[- ])?road|road|paved|(?:made|surfaced) roads?|moving|in motion|under way|fahrt)\b/i
 

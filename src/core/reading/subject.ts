@@ -18,12 +18,12 @@ export type Subject =
 const WORDS: readonly (readonly [Subject, RegExp])[] = [
   [
     'gear',
-    /\b(?:roof|cargo|long|wide|short)? ?box(?:es)?\b|\b(?:roof )?tent\b|\bawning\b|\bbasket\b|\b(?:bike|bicycle|ski|kayak|boat|board) ?(?:carrier|tray|cradle|holder)s?\b|\bholder\b|\bbag\b|\bcradles?\b|\bcarrier\b|\btray\b|\bladder\b|\broller\b|\bkayak\b|\bboat\b|\bcanoe\b|\b(?:water|fuel|jerry|flat) cans?\b|\bu-bolt kit\b|\bkontainer\b/i,
+    /\b(?:roof|cargo|long|wide|short)? ?box(?:es)?\b|\b(?:roof )?tent\b|\bawning\b|\bbasket\b|\b(?:bike|bicycle|ski|kayak|boat|board) ?(?:carrier|tray|cradle|holder)s?\b|\bholder\b|\bhooks?\b|\bbag\b|\bcradles?\b|\bcarrier\b|\btray\b|\bladder\b|\broller\b|\bkayak\b|\bboat\b|\bcanoe\b|\b(?:water|fuel|jerry|flat) cans?\b|\bu-bolt kit\b|\bkontainer\b/i,
   ],
   ['kit', /\bfit(?:ting)? kit\b/i],
   ['panel', /\b(?:side )?panels?\b/i],
   ['adapter', /\badapter\b|\bplate\b/i],
-  ['bedRail', /\bbed[- ]?rails?\b/i],
+  ['bedRail', /\b(?:bed|truck)[- ]?rails?\b/i],
   ['feet', /\b(?:platform )?f(?:ee|oo)t\b|\blegs?\b|\btower foot\b|\btowers?\b/i],
   ['platform', /\bplatform\b/i],
   ['rack', /\b(?:roof|bed) ?rack\b|\brack\b|\bset of bars\b|\bcrossbars?, set\b/i],
@@ -55,6 +55,10 @@ export function subjectsIn(text: string): Subject[] {
 const WANTS_BARS =
   /\bfits? (?:cross ?)?bars\b|\bfits crossbars\b|\bcross ?bars? (?:distance|spread|spacing)\b|\bmax(?:imum|\.)? (?:cargo load|contents)\b/i
 
+/** What a text says of the bars it wants names no bars of its own. */
+const WANTED_OF_BARS = /\b(?:cross ?)?bars? (?:distance|spread|spacing|width)\b/gi
+const OF_BOXES = /\b(?:inside|inner|internal) (?:dimensions|size|volume)\b/i
+
 /** A sentence or a greeting is no title: it is looked for below them. */
 const MOST_BEFORE_TITLE = 12
 
@@ -74,7 +78,10 @@ export function subjectOf(plain: string, hasKinds: boolean, isLetter: boolean): 
     if (all[0]) return all[0]
   }
   if (WANTS_BARS.test(plain)) return 'gear'
-  const all = WORDS.filter(([, words]) => words.test(withoutCounted(plain))).map(([subject]) => subject)
+  const bare = withoutCounted(plain).replaceAll(WANTED_OF_BARS, ' ')
+  if (isOfVehicle && /\broof (?:load|limit)/i.test(plain)) return 'vehicle'
+  if (OF_BOXES.test(plain)) return 'gear'
+  const all = WORDS.filter(([, words]) => words.test(bare)).map(([subject]) => subject)
   const named = new Set(all.filter((subject) => subject !== 'vehicle' && subject !== 'roof'))
   const [only] = named
   if (named.size === 0) return isOfVehicle || OF_VEHICLES.test(plain) ? 'vehicle' : undefined

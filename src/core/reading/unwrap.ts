@@ -2,7 +2,7 @@ import type { Letters } from './letters'
 import { UNIT_AHEAD } from './unit-words'
 
 /** A line of prose that is shorter than this ends where its writer ended it. */
-const PROSE_LETTERS = 34
+const PROSE_LETTERS = 42
 /** A wrapped line is about as long as its neighbours. */
 const WRAPPED = 0.85
 const NUMBER_AT_END = /(?:\d|\d")$/

@@ -136,7 +136,7 @@ const RULES: readonly Rule[] = [
     },
   },
   {
-    words: /\b(tall wagon|tall van|saloon|sedan|estate|wagon|hatchback|van)\b/gi,
+    words: /\b(tall wagon|tall van|saloon|sedan|estate|wagon|hatchback|van)\b(?!'s)/gi,
     gives: (match, line, text) =>
       isRefused(match, line) ||
       /\b(?:my|our) (?:old|last)\b/i.test(line) ||
