@@ -58,14 +58,17 @@ const MARK = /([¹²³⁴⁵])|(\d)\)|(\*+)/y
 const isGlued = (text: string, place: number): boolean => /[A-Za-z_]/.test(text.charAt(place - 1))
 const SIZE_LETTER = /(?:^|[\s(x])[LWHDB]$/
 
+/** A longer word is no name. */
+const MOST_NAME = 60
+
 function nameStart(text: string, place: number): number {
   let start = place
-  while (start > 0 && !/[\s|([]/.test(text.charAt(start - 1))) start -= 1
+  while (start > 0 && place - start < MOST_NAME && !/[\s|([]/.test(text.charAt(start - 1))) start -= 1
   return start
 }
 const pastWord = (text: string, place: number): number => {
   let end = place
-  while (end < text.length && !/[\s|]/.test(text.charAt(end))) end += 1
+  while (end < text.length && end - place < MOST_NAME && !/[\s|]/.test(text.charAt(end))) end += 1
   return end
 }
 
@@ -85,6 +88,11 @@ function endOfName(text: string, place: number): number | undefined {
 const isRestOfNumber = (text: string, place: number): boolean => {
   const before = text.slice(Math.max(0, place - 12), place)
   return /\d\n\s*$/.test(before)
+}
+
+function hasPlace(places: ReadonlySet<number>, from: number, to: number): boolean {
+  for (let place = from; place < to; place += 1) if (places.has(place)) return true
+  return false
 }
 
 function atomsOf({ plain, mended }: Letters): Amount[] {
@@ -121,7 +129,7 @@ function atomsOf({ plain, mended }: Letters): Amount[] {
     const { value, doubtful } = numberOf(written.raw, unit?.unit, sign)
     digit.lastIndex = Math.max(end, start + 1)
     if (Number.isNaN(value) || value === 0) continue
-    const isMended = mended.size > 0 && [...mended].some((place) => place > start && place < written.end)
+    const isMended = mended.size > 0 && hasPlace(mended, start + 1, written.end)
     atoms.push({
       start,
       end,

@@ -1,4 +1,5 @@
 import type { Amount } from './amounts'
+import { type Cell, type Line, linesOf, sentenceMarks, type Stretch } from './lines'
 import { unitNamed } from './unit-words'
 
 /** What stands round an amount, from near to far: what is said of it is looked for in this order. */
@@ -34,81 +35,15 @@ export interface Placed {
 /** “75 kg max.” ends a sentence as well. */
 const ENDS_IN_MAX = /\d\s?[a-z"]{1,3} (?:max|min)$/i
 
-interface Cell {
-  readonly start: number
-  readonly end: number
-  readonly text: string
-}
-
-interface Line {
-  readonly start: number
-  readonly end: number
-  readonly text: string
-  readonly indent: number
-  readonly cells: readonly Cell[]
-  readonly quoted: boolean
-}
-
-const CELL_MARK = /\t+| {2,}|\s*\|\s*|\s*\.{4,}\s*/g
 const LETTERS = /[A-Za-z]{2}/
+/** A longer line is no heading. */
 const MOST_HEADING = 72
+const MOST_HEADINGS = 6
 const MOST_EARLIER = 160
-/** A dot after these ends no sentence. */
-const ABBREVIATED =
-  /\b(?:max|min|incl|excl|approx|no|art|p|pp|resp|ca|nr|vs|ref|perm|dyn|stat|tel|e\.g|i\.e)$/i
-
-function cellsOf(text: string, start: number): Cell[] {
-  const cells: Cell[] = []
-  let from = 0
-  const put = (to: number) => {
-    const raw = text.slice(from, to)
-    const lead = raw.length - raw.trimStart().length
-    if (raw.trim() !== '')
-      cells.push({ start: start + from + lead, end: start + from + raw.trimEnd().length, text: raw.trim() })
-  }
-  for (const mark of text.matchAll(CELL_MARK)) {
-    put(mark.index)
-    from = mark.index + mark[0].length
-  }
-  put(text.length)
-  return cells
-}
-
-function linesOf(plain: string): Line[] {
-  const lines: Line[] = []
-  let start = 0
-  for (const text of plain.split('\n')) {
-    const indent = text.length - text.trimStart().length
-    lines.push({
-      start,
-      end: start + text.length,
-      text,
-      indent,
-      cells: cellsOf(text, start),
-      quoted: /^\s*>/.test(text),
-    })
-    start += text.length + 1
-  }
-  return lines
-}
-
-/** The stretch of the sentence in which a place of a line stands, as places in the line. */
-function sentenceAround(text: string, from: number, to: number): readonly [number, number] {
-  let start = 0
-  let end = text.length
-  for (const mark of text.matchAll(
-    /;\s+|[!?]+\s+|\.\s+(?=[A-Za-z"(])|(?<=[A-Za-z]{4})\.\s+(?=\d)|\.\s{2,}| - (?=[A-Za-z])/g,
-  )) {
-    const before = text.slice(0, mark.index)
-    if (mark[0].startsWith('.') && ABBREVIATED.test(before) && !ENDS_IN_MAX.test(before)) continue
-    if (mark.index + mark[0].length <= from) start = mark.index + mark[0].length
-    else if (mark.index >= to) {
-      end = mark.index
-      break
-    }
-  }
-  return [start, end]
-}
+/** So far round an amount is looked at, whatever its sentence says beyond. */
+const MOST_ROUND = 240
+const MOST_KEY = 120
+const MOST_REST = 40
 
 const cut = (after: string): string =>
   after.split(/[,;()]|\s\/\s|\.\s|\b(?:takes|carr(?:y|ies)|holds|weighs|max)\b/i)[0] ?? after
@@ -148,102 +83,163 @@ function notesOf(lines: readonly Line[]): ReadonlyMap<string, string> {
   return notes
 }
 
-const keyOf = (text: string, upTo: number): string => {
-  const colon = text.lastIndexOf(':', upTo)
-  return colon < 0 ? '' : text.slice(0, colon).replace(/^.*[.;]\s+(?=[A-Z])/, '')
+/** The key before a value: what stands before the last colon, from its sentence on. */
+function keyOf(text: string, upTo: number): string {
+  const near = text.slice(Math.max(0, upTo - MOST_KEY), upTo)
+  const colon = near.lastIndexOf(':')
+  return colon < 0 ? '' : near.slice(0, colon).replace(/^.*[.;]\s+(?=[A-Z])/, '')
 }
 
-interface Under {
+/** Goes through the stretches of a line in the order of its amounts, and says in which sentence each stands. */
+class Sentences {
+  private marks: readonly Stretch[] = []
+  private at = 0
+  private stretch: Stretch = [0, 0]
+  constructor(private readonly plain: string) {}
+
+  /** The sentence of an amount within a stretch: a mark inside the amount ends nothing. */
+  around(stretch: Stretch, { start, end }: Amount): Stretch {
+    if (stretch[0] !== this.stretch[0] || stretch[1] !== this.stretch[1]) {
+      this.stretch = stretch
+      this.marks = sentenceMarks(this.plain, stretch)
+      this.at = 0
+    }
+    while ((this.marks[this.at]?.[1] ?? Number.MAX_SAFE_INTEGER) <= start) this.at += 1
+    const from = this.marks[this.at - 1]?.[1] ?? stretch[0]
+    let after = this.at
+    while ((this.marks[after]?.[0] ?? Number.MAX_SAFE_INTEGER) < end) after += 1
+    return [from, this.marks[after]?.[0] ?? stretch[1]]
+  }
+}
+
+/** Of each amount the nearest one with a unit before it, and after it. */
+function neighbours(here: readonly Amount[]) {
+  const before: (Amount | undefined)[] = []
+  const after: (Amount | undefined)[] = []
+  let last: Amount | undefined
+  for (const amount of here) {
+    before.push(last)
+    if (amount.unit) last = amount
+  }
+  last = undefined
+  for (const amount of here.toReversed()) {
+    after.push(last)
+    if (amount.unit) last = amount
+  }
+  return { before, after: after.toReversed() }
+}
+
+interface Heading {
   readonly text: string
   readonly indent: number
 }
+
+/** What a line stands under: its headings, the head of its table, a question it answers. */
+class Above {
+  private readonly stack: Heading[] = []
+  private rows = 0
+  head: Line | undefined
+  question = ''
+  headings: readonly string[] = []
+
+  /** Takes a line in, and says whether amounts may stand in it. */
+  pass(line: Line, here: readonly Amount[]): boolean {
+    const text = line.text.trim()
+    if (text === '') this.question = ''
+    if (text === '' || isRule(text)) {
+      if (text === '' && this.rows > 0) this.head = undefined
+      return false
+    }
+    if (line.quoted) this.question = text.endsWith('?') ? text.replace(/^[>\s]+/, '') : ''
+    const isBare = here.every(({ unit }) => unit === undefined)
+    const isHead = isBare && this.isHead(line)
+    if (isHead) {
+      this.head = line
+      this.rows = 0
+    } else if (line.cells.length < 2) this.head = undefined
+    if (this.head && !isHead) this.rows += 1
+    while ((this.stack.at(-1)?.indent ?? 0) > line.indent) this.stack.pop()
+    if (isBare && !isHead && isHeading(line, text, here)) {
+      while (this.stack.length > 1 && (this.stack.at(-1)?.indent ?? 0) >= line.indent) this.stack.pop()
+      if (this.stack.length >= MOST_HEADINGS) this.stack.shift()
+      this.stack.push({ text, indent: line.indent })
+    }
+    this.headings = this.stack.map((each) => each.text).toReversed()
+    return true
+  }
+
+  private isHead({ cells }: Line): boolean {
+    const named = cells.filter((cell) => LETTERS.test(cell.text)).length
+    return named >= 2 && named >= cells.length - 1
+  }
+}
+
+const isHeading = (line: Line, text: string, here: readonly Amount[]): boolean =>
+  (here.length === 0 || line.cells.length === 1) &&
+  text.length <= MOST_HEADING &&
+  !/[:=]\s*\d/.test(text) &&
+  LETTERS.test(text) &&
+  !/[.?!]$/.test(text) &&
+  !line.quoted
 
 /** Each amount with what stands round it. A bare number takes the unit that its row, column or heading names. */
 export function placed(plain: string, amounts: readonly Amount[]): Placed[] {
   const lines = linesOf(plain)
   const notes = notesOf(lines)
+  const sentences = new Sentences(plain)
+  const above = new Above()
   const all: Placed[] = []
-  const headings: Under[] = []
-  let head: Line | undefined
-  let rows = 0
   let next = 0
-  let question = ''
   for (const line of lines) {
     const here: Amount[] = []
     for (let amount = amounts[next]; amount && amount.start <= line.end; amount = amounts[++next])
       here.push(amount)
-    const text = line.text.trim()
-    if (text === '') question = ''
-    if (text === '' || isRule(text)) {
-      if (text === '' && rows > 0) head = undefined
-      continue
-    }
-    if (line.quoted && text.endsWith('?')) question = text.replace(/^[>\s]+/, '')
-    else if (line.quoted) question = ''
-    const isBare = here.every(({ unit }) => unit === undefined)
-    const next2 = line.cells.filter((cell) => LETTERS.test(cell.text)).length
-    const isHead = isBare && next2 >= 2 && next2 >= line.cells.length - 1
-    if (isHead) {
-      head = line
-      rows = 0
-    } else if (line.cells.length < 2) head = undefined
-    if (head && !isHead) rows += 1
-    while (headings.length > 0 && (headings.at(-1)?.indent ?? 0) > line.indent) headings.pop()
-    const isHeading =
-      isBare &&
-      (here.length === 0 || line.cells.length === 1) &&
-      !/[:=]\s*\d/.test(text) &&
-      text.length <= MOST_HEADING &&
-      LETTERS.test(text) &&
-      !/[.?!]$/.test(text) &&
-      !line.quoted &&
-      !isHead
-    if (isHeading) {
-      while (headings.length > 1 && (headings.at(-1)?.indent ?? 0) >= line.indent) headings.pop()
-      headings.push({ text, indent: line.indent })
-    }
+    if (!above.pass(line, here)) continue
+    const { before, after } = neighbours(here)
+    const head = above.head === line ? undefined : above.head
+    const firstCell = line.cells.find(({ text }) => LETTERS.test(text))
+    const many = new Map<string | undefined, number>()
+    for (const { dimension } of here) many.set(dimension, (many.get(dimension) ?? 0) + 1)
+    let at = 0
     for (const [i, amount] of here.entries()) {
-      const cell = line.cells.find(({ start, end }) => start <= amount.start && amount.start < end)
-      const isCell = cell !== undefined && line.cells.length > 1
-      const from = isCell ? cell.start : line.start
-      const to = isCell ? Math.max(cell.end, amount.end) : line.end
-      const stretch = plain.slice(from, to)
-      const [a, b] = sentenceAround(stretch, amount.start - from, amount.end - from)
-      const previous = here.slice(0, i).findLast(({ unit }) => unit !== undefined)
-      const following = here.slice(i + 1).find(({ unit }) => unit !== undefined)
-      const beforeFrom = Math.max(from + a, previous?.end ?? 0)
-      const afterTo = Math.min(from + b, following?.start ?? Number.MAX_SAFE_INTEGER)
-      const after = plain.slice(amount.end, afterTo)
-      const firstCell = line.cells.find(({ text: words }) => LETTERS.test(words))
-      const isRow = isCell && firstCell !== undefined && firstCell.start < cell.start
+      while ((line.cells[at]?.end ?? Number.MAX_SAFE_INTEGER) <= amount.start) at += 1
+      const cell = line.cells.length > 1 ? line.cells[at] : undefined
+      const stretch: Stretch = cell ? [cell.start, Math.max(cell.end, amount.end)] : [line.start, line.end]
+      const [from, to] = sentences.around(stretch, amount)
+      const [previous, following] = [before[i], after[i]]
+      const isAfter = previous !== undefined && previous.end > from
+      const isBefore = following !== undefined && following.start < to
+      const lead = plain.slice(
+        Math.max(isAfter ? previous.end : from, amount.start - MOST_ROUND),
+        amount.start,
+      )
+      const tail = plain.slice(amount.end, Math.min(isBefore ? following.start : to, amount.end + MOST_ROUND))
+      const isRow = cell !== undefined && firstCell !== undefined && firstCell.start < cell.start
       const key = isRow ? firstCell.text : keyOf(line.text, amount.start - line.start)
       // An answer under a question of the letter it replies to.
-      const row = key === '' && !line.quoted ? question : key
-      const column = isCell && head && head !== line ? headOver(cell, line, head) : ''
-      const over = headings.map((each) => each.text).toReversed()
+      const row = key === '' && !line.quoted ? above.question : key
+      const column = cell && head ? headOver(cell, line, head) : ''
       const named =
         amount.unit === undefined
-          ? [row, column, head && head !== line ? (head.cells[0]?.text ?? '') : '', ...over]
-              .map(unitNamed)
-              .find((each) => each)
+          ? [row, column, head?.cells[0]?.text ?? '', ...above.headings].map(unitNamed).find((each) => each)
           : undefined
       all.push({
         amount: named ? { ...amount, ...named } : amount,
         around: {
-          before:
-            previous && previous.end > from + a
-              ? lastClause(plain.slice(beforeFrom, amount.start))
-              : plain.slice(beforeFrom, amount.start),
-          after: following && following.start < from + b ? cut(after) : after,
-          sentence: stretch.slice(a, b),
-          earlier: plain.slice(Math.max(0, from + a - MOST_EARLIER), from + a),
-          rest: plain.slice(amount.end, Math.min(line.end, amount.end + 40)),
+          before: isAfter ? lastClause(lead) : lead,
+          after: isBefore ? cut(tail) : tail,
+          sentence: plain.slice(
+            Math.max(from, amount.start - MOST_ROUND),
+            Math.min(to, amount.end + MOST_ROUND),
+          ),
+          earlier: plain.slice(Math.max(0, from - MOST_EARLIER), from),
+          rest: plain.slice(amount.end, Math.min(line.end, amount.end + MOST_REST)),
           row: spaced(row),
           column: spaced(column),
-          headings: over,
+          headings: above.headings,
           note: amount.mark === undefined ? '' : (notes.get(amount.mark) ?? ''),
           quoted: line.quoted,
-          among: here.filter(({ dimension }) => dimension === amount.dimension).length,
+          among: many.get(amount.dimension) ?? 1,
         },
       })
     }

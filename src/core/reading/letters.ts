@@ -75,24 +75,42 @@ function withTabs(plain: string): string {
     .join('\n')
 }
 
+/** Letters that are not plain already; a line feed and a tab are. */
+const NOT_PLAIN = /[\r\u0080-\uffff]/g
+
 /** A text with its ligatures, spaces, hyphens, primes, fractions and signs made plain. */
 export function plainLetters(text: string): Letters {
-  const parts: string[] = []
-  const at: number[] = []
-  let last: string | undefined
-  const put = (letters: string, place: number) => {
-    parts.push(letters)
-    for (let i = 0; i < letters.length; i += 1) at.push(place)
-    if (letters !== '') last = letters.at(-1)
-  }
-  for (let i = 0; i < text.length; i += 1) {
-    const letter = text.charAt(i)
+  const changes: { readonly place: number; readonly letters: string }[] = []
+  let length = text.length
+  for (const { index, 0: letter } of text.matchAll(NOT_PLAIN)) {
     const fraction = FRACTIONS[letter]
-    if (fraction !== undefined) put(isDigit(last) ? ` ${fraction}` : fraction, i)
-    else put(PLAIN[letter] ?? (isSpace(letter.charCodeAt(0)) ? ' ' : letter), i)
+    const letters =
+      fraction === undefined
+        ? (PLAIN[letter] ?? (isSpace(letter.charCodeAt(0)) ? ' ' : letter))
+        : isDigit(text[index - 1])
+          ? ` ${fraction}`
+          : fraction
+    if (letters === letter) continue
+    changes.push({ place: index, letters })
+    length += letters.length - 1
   }
-  at.push(text.length)
-  return { plain: withTabs(parts.join('')), at: Uint32Array.from(at), mended: new Set() }
+  const at = new Uint32Array(length + 1)
+  const parts: string[] = []
+  let from = 0
+  let put = 0
+  const keep = (to: number) => {
+    parts.push(text.slice(from, to))
+    for (let place = from; place < to; place += 1) at[put++] = place
+  }
+  for (const { place, letters } of changes) {
+    keep(place)
+    parts.push(letters)
+    for (let i = 0; i < letters.length; i += 1) at[put++] = place
+    from = place + 1
+  }
+  keep(text.length)
+  at[put] = text.length
+  return { plain: withTabs(parts.join('')), at, mended: new Set() }
 }
 
 /** The stretch of the original in which a stretch of the plain text stands. */

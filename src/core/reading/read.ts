@@ -149,9 +149,11 @@ export function readText(text: string, about?: Subject): Claim[] {
       meanings.some(
         ({ what, per }) =>
           per === undefined &&
-          claims.some(
-            (claim) => claim.what === what && claim.value === amount.values[0] && claim.per !== undefined,
-          ),
+          claims
+            .slice(-4)
+            .some(
+              (claim) => claim.what === what && claim.value === amount.values[0] && claim.per !== undefined,
+            ),
       )
     if (isAgain) continue
     const read = { one, meanings }

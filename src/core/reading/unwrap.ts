@@ -37,7 +37,8 @@ function joinOf(line: string, next: string, longest: number, isProse: boolean): 
 /** The same text with its wrapped lines made whole: a word that was cut, a sentence that goes on, a unit on the next line, a number in two pieces. */
 export function unwrapped({ plain, at }: Letters): Letters {
   const parts: string[] = []
-  const places: number[] = []
+  const places = new Uint32Array(at.length)
+  let put = 0
   const mended = new Set<number>()
   const lines = plain.split('\n')
   let from = 0
@@ -50,15 +51,18 @@ export function unwrapped({ plain, at }: Letters): Letters {
     const join = next === undefined ? undefined : joinOf(line.trimEnd(), next.trimStart(), longest, isProse)
     const end = join === undefined ? line.length : line.trimEnd().length - (join === 'word' ? 1 : 0)
     parts.push(line.slice(indent, end))
-    for (let k = indent; k < end; k += 1) places.push(at[from + k] ?? 0)
-    if (join === 'number') mended.add(places.length)
+    if (end > indent) {
+      places.set(at.subarray(from + indent, from + end), put)
+      put += end - indent
+    }
+    if (join === 'number') mended.add(put)
     if (join === 'space' || (join === undefined && next !== undefined)) {
       parts.push(join === 'space' ? ' ' : '\n')
-      places.push(at[from + line.length] ?? 0)
+      places[put++] = at[from + line.length] ?? 0
     }
     from += line.length + 1
     indent = join === undefined || next === undefined ? 0 : next.length - next.trimStart().length
   })
-  places.push(at.at(-1) ?? 0)
-  return { plain: parts.join(''), at: Uint32Array.from(places), mended }
+  places[put++] = at.at(-1) ?? 0
+  return { plain: parts.join(''), at: places.subarray(0, put), mended }
 }

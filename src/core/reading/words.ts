@@ -161,7 +161,7 @@ const RULES: readonly Rule[] = [
   },
   {
     words:
-      /\b(aero|wing|square|round|flat)(?= profile|\b[^\n]{0,12}\bbars?\b|,? \d|[^\n]{0,8}\bprofile\b)|(?<=profile:?\s+)(aero|wing|square|round|flat)\b|(?<=(?:crossbars?|bars?),? )(aero|wing|square|round|flat)\b/gi,
+      /\b(aero|wing|square|round|flat)(?= profile|\b[^\n]{0,12}\bbars?\b|,? \d|[^\n]{0,8}\bprofile\b)|(?<=profile:?\s{1,4})(aero|wing|square|round|flat)\b|(?<=(?:crossbars?|bars?),? )(aero|wing|square|round|flat)\b/gi,
     gives: (match, line) => {
       const kind = match[0].toLowerCase()
       const isColumn = /\b(?:square|round) bar\b.*\b(?:wing|aero) bar\b/i.test(line)
@@ -197,15 +197,23 @@ const RULES: readonly Rule[] = [
   },
 ]
 
+const MOST_ROUND = 240
+
+/** The line in which a place stands, as far as it is near. */
+function lineRound(plain: string, place: number): string {
+  const near = plain.slice(Math.max(0, place - MOST_ROUND), place)
+  const after = plain.slice(place, place + MOST_ROUND)
+  const end = after.indexOf('\n')
+  return near.slice(near.lastIndexOf('\n') + 1) + (end < 0 ? after : after.slice(0, end))
+}
+
 /** What a text says in words and in counts: threads, years, doors, how the rack is held, the page. */
 export function wordClaims(letters: Letters): Claim[] {
   const { plain } = letters
   const claims: Claim[] = []
   for (const { words, gives } of RULES)
     for (const match of plain.matchAll(words)) {
-      const from = plain.lastIndexOf('\n', match.index) + 1
-      const end = plain.indexOf('\n', match.index)
-      const line = plain.slice(from, end < 0 ? plain.length : end)
+      const line = lineRound(plain, match.index)
       if (/^\s*>/.test(line)) continue
       const at = originalSpan(letters, match.index, match.index + match[0].length)
       for (const { sure, ...found } of gives(match, line, plain))
