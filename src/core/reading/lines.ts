@@ -22,8 +22,7 @@ const ABBREVIATED =
 /** “75 kg max.” ends a sentence as well. */
 const ENDS_IN_MAX = /\d\s?[a-z"]{1,3} (?:max|min)$/i
 const MOST_ABBREVIATED = 16
-const SENTENCE_MARK =
-  /;\s+|[!?]+\s+|\.\s+(?=[A-Za-z"(])|(?<=[A-Za-z]{4})\.\s+(?=\d)|\.\s{2,}| - (?=[A-Za-z])/g
+const SENTENCE_MARK = /[;!?.]\s+| - /g
 
 function cellsOf(text: string, start: number): Cell[] {
   const cells: Cell[] = []
@@ -58,13 +57,22 @@ export function linesOf(plain: string): Line[] {
 
 export type Stretch = readonly [start: number, end: number]
 
+/** A dot ends a sentence before a word, before a wide gap, and before a figure where a whole word stands before it. */
+function endsSentence(text: string, at: number, mark: string): boolean {
+  const next = text.charAt(at + mark.length)
+  if (mark === ' - ') return /[A-Za-z]/.test(next)
+  if (!mark.startsWith('.')) return true
+  const before = text.slice(Math.max(0, at - MOST_ABBREVIATED), at)
+  if (ABBREVIATED.test(before) && !ENDS_IN_MAX.test(before)) return false
+  return /[A-Za-z"(]/.test(next) || mark.length > 2 || (/\d/.test(next) && /[A-Za-z]{4}$/.test(before))
+}
+
 /** What parts the sentences of a stretch of text, by its places in the text. */
 export function sentenceMarks(plain: string, [start, end]: Stretch): Stretch[] {
   const text = plain.slice(start, end)
   const marks: Stretch[] = []
   for (const { index, 0: mark } of text.matchAll(SENTENCE_MARK)) {
-    const before = text.slice(Math.max(0, index - MOST_ABBREVIATED), index)
-    if (mark.startsWith('.') && ABBREVIATED.test(before) && !ENDS_IN_MAX.test(before)) continue
+    if (!endsSentence(text, index, mark)) continue
     marks.push([start + index, start + index + mark.length])
   }
   return marks

@@ -20,6 +20,9 @@ import { PhraseLine } from '@/ui/figures/quantity'
 import type { Pasted } from './pasted'
 import { figuresOf, keyOf, ReadFigures } from './read-figures'
 
+/** Reading a longer text would hold up the page. */
+const MOST_LETTERS = 200_000
+
 /** A pasted text on top, what was read in it below, each beside its words, to take or to leave. */
 export function PasteDialog({
   sheetOf,
@@ -39,7 +42,8 @@ export function PasteDialog({
   const [of, setOf] = useState(things[0]?.[0] ?? '')
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set())
   const [answers, setAnswers] = useState<Readonly<Record<string, Answers>>>({})
-  const { readings, disagrees } = readSheet(text, sheetOf)
+  const isTooLong = text.length > MOST_LETTERS
+  const { readings, disagrees } = readSheet(isTooLong ? '' : text, sheetOf)
   const figures = figuresOf(readings, (reading) => asks(of, reading), answers)
   const here = new Set(figures.map(({ key }) => key))
   const beside = readings.filter(({ what }) => what === 'page' || what === 'day')
@@ -88,6 +92,12 @@ export function PasteDialog({
           />
         )}
       </div>
+      {isTooLong && (
+        <Alert variant="mind">
+          This text has more than {MOST_LETTERS.toLocaleString('en')} letters. Nothing of it is read: paste
+          the pages that speak of limits, sizes and torques.
+        </Alert>
+      )}
       {disagrees.map((words) => (
         <Alert variant="mind" key={words}>
           The two units do not agree: {words}. Neither is taken.
@@ -106,7 +116,7 @@ export function PasteDialog({
           onAnswer={(key, given) => setAnswers({ ...answers, [key]: given })}
         />
       )}
-      {text.trim() !== '' && figures.length === 0 && (
+      {text.trim() !== '' && !isTooLong && figures.length === 0 && (
         <p className="mt-3">No figure found that belongs on this sheet.</p>
       )}
       {beside.length > 0 && figures.length > 0 && (
