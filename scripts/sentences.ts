@@ -105,14 +105,17 @@ export function sentencesIn(path: string, source: string): readonly Sentence[] {
   return found
 }
 
-/** Every text of screens, checks, steps and words, by file. */
+/** Every text of screens, checks, steps and words, by file. The reader’s room holds patterns of other people’s words, and says none. */
 export function allSentences(root: string): readonly Sentence[] {
   const paths = execFileSync('git', ['ls-files', '-co', '--exclude-standard', 'src', 'cli'], {
     cwd: root,
     encoding: 'utf8',
   })
     .split('\n')
-    .filter((path) => /\.tsx?$/.test(path) && !/\.(test|testing|d)\.tsx?$|^src\/demo\//.test(path))
+    .filter(
+      (path) =>
+        /\.tsx?$/.test(path) && !/\.(test|testing|d)\.tsx?$|^src\/(?:demo|core\/reading)\//.test(path),
+    )
     .toSorted()
   return paths.flatMap((path) => sentencesIn(path, readFileSync(`${root}/${path}`, 'utf8')))
 }

@@ -19,7 +19,7 @@ export {
 export { bayReport, bayReportSchema } from '../formats/bay-report'
 export { readSheet } from '../formats/sheet-text/read-sheet'
 export {
-  answered,
+  withAnswers,
   type Answers,
   type Question,
   type ReadingOf,

@@ -1,6 +1,6 @@
 import type { Letters } from './letters'
 import { decimalSignOf, groupedAt, numberOf, writtenAt } from './numbers'
-import { type Dimension, type ReadUnit, unitAt } from './unit-words'
+import { type UnitDimension, type ReadUnit, unitAt } from './unit-words'
 
 /** A figure in another unit beside the first: the same, as printed, or not. */
 export interface Beside {
@@ -10,14 +10,14 @@ export interface Beside {
 }
 
 /** A number or several that belong together, with their unit. A bare number has none until a heading gives it one. */
-export interface Amount {
+export interface ReadAmount {
   readonly start: number
   readonly end: number
   readonly form: 'one' | 'range' | 'product'
   /** One value, the two ends of a range, or the sizes of a product. */
   readonly values: readonly number[]
   readonly unit?: ReadUnit
-  readonly dimension?: Dimension
+  readonly dimension?: UnitDimension
   readonly tolerance?: number
   readonly beside?: Beside
   /** The mark of its footnote. */
@@ -95,9 +95,9 @@ function hasPlace(places: ReadonlySet<number>, from: number, to: number): boolea
   return false
 }
 
-function atomsOf({ plain, mended }: Letters): Amount[] {
+function atomsOf({ plain, mended }: Letters): ReadAmount[] {
   const sign = decimalSignOf(plain)
-  const atoms: Amount[] = []
+  const atoms: ReadAmount[] = []
   const digit = /\d/g
   for (let found = digit.exec(plain); found; found = digit.exec(plain)) {
     const start = found.index
@@ -144,10 +144,10 @@ function atomsOf({ plain, mended }: Letters): Amount[] {
   return atoms
 }
 
-type Fold = (left: Amount, between: string, right: Amount, text: string) => Amount | undefined
+type Fold = (left: ReadAmount, between: string, right: ReadAmount, text: string) => ReadAmount | undefined
 
-const doubt = (left: Amount, right: Amount): boolean => left.doubtful || right.doubtful
-const markOf = ({ mark: a }: Amount, { mark: b }: Amount) => {
+const doubt = (left: ReadAmount, right: ReadAmount): boolean => left.doubtful || right.doubtful
+const markOf = ({ mark: a }: ReadAmount, { mark: b }: ReadAmount) => {
   const mark = b ?? a
   return mark === undefined ? {} : { mark }
 }
@@ -165,12 +165,12 @@ const compound: Fold = (left, between, right) => {
   return undefined
 }
 
-const shared = (left: Amount, right: Amount): Pick<Amount, 'unit' | 'dimension'> => {
+const shared = (left: ReadAmount, right: ReadAmount): Pick<ReadAmount, 'unit' | 'dimension'> => {
   const { unit, dimension } = right.unit === undefined ? left : right
   return { ...(unit && { unit }), ...(dimension && { dimension }) }
 }
 
-const inOneUnit = (left: Amount, right: Amount): readonly [number, number] => {
+const inOneUnit = (left: ReadAmount, right: ReadAmount): readonly [number, number] => {
   const [a, b] = [left.values[0] ?? 0, right.values[0] ?? 0]
   const scale =
     left.unit && right.unit && left.unit !== right.unit ? (MM[left.unit] ?? 1) / (MM[right.unit] ?? 1) : 1
@@ -205,9 +205,17 @@ const range: Fold = (left, between, right, text) => {
     : undefined
 }
 
+/** Length, width and height. */
+const MOST_SIZES = 3
+
 /** `1350 x 820 x 390 mm`, `L 1250 mm x W 1100 mm x H 45 mm`. */
 const product: Fold = (left, between, right) => {
-  if (!/^ ?x ?(?:[LWHDB] ?)?$/i.test(between) || right.form !== 'one' || left.form === 'range')
+  if (
+    !/^ ?x ?(?:[LWHDB] ?)?$/i.test(between) ||
+    right.form !== 'one' ||
+    left.form === 'range' ||
+    left.values.length >= MOST_SIZES
+  )
     return undefined
   if (left.unit && right.unit && left.dimension !== right.dimension) return undefined
   return {
@@ -251,8 +259,8 @@ const pair: Fold = (left, between, right, text) => {
 /** Figures that belong together stand no further apart. */
 const MOST_BETWEEN = 40
 
-function folded(amounts: readonly Amount[], text: string, fold: Fold): Amount[] {
-  const all: Amount[] = []
+function folded(amounts: readonly ReadAmount[], text: string, fold: Fold): ReadAmount[] {
+  const all: ReadAmount[] = []
   for (const amount of amounts) {
     const left = all.at(-1)
     const gap = left ? amount.start - left.end : 0
@@ -265,16 +273,16 @@ function folded(amounts: readonly Amount[], text: string, fold: Fold): Amount[] 
 }
 
 /** The unit of a product’s last size is that of all. A size letter before it belongs to it. */
-const withSizeLetter = (amount: Amount, text: string): Amount =>
+const withSizeLetter = (amount: ReadAmount, text: string): ReadAmount =>
   amount.form === 'product' && /[LWHDB] $/.test(text.slice(amount.start - 2, amount.start))
     ? { ...amount, start: amount.start - 2 }
     : amount
 
 /** All amounts of a text, in their order: one pass over its figures, and one for each way in which figures belong together. */
-export function amountsIn(letters: Letters): Amount[] {
+export function amountsIn(letters: Letters): ReadAmount[] {
   const { plain } = letters
   const folds: readonly Fold[] = [compound, tolerance, range, product, pair]
   return folds
-    .reduce<Amount[]>((amounts, fold) => folded(amounts, plain, fold), atomsOf(letters))
+    .reduce<ReadAmount[]>((amounts, fold) => folded(amounts, plain, fold), atomsOf(letters))
     .map((amount) => withSizeLetter(amount, plain))
 }

@@ -9,7 +9,7 @@ export const DAY = String.raw`\d{4}-\d{2}-\d{2}|\d{1,2}\.? (?:${MONTH}) \d{4}|(?
 const two = (value: number): string => String(value).padStart(2, '0')
 
 /** Such a day as year, month and day; nothing where the calendar has no such day. */
-export function dayOf(said: string): string | undefined {
+export function saidDay(said: string): string | undefined {
   const [, year, month, day] = /^(\d{4})-(\d{2})-(\d{2})$/.exec(said) ?? []
   const name = new RegExp(MONTH, 'i').exec(said)?.[0]?.toLowerCase()
   const figures = said.match(/\d+/g) ?? []

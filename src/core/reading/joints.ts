@@ -1,6 +1,6 @@
-import type { Amount } from './amounts'
+import type { ReadAmount } from './amounts'
 import type { Meaning } from './claim'
-import type { Around } from './layout'
+import type { Surroundings } from './layout'
 
 const A_TOOL = /\b(?:wrench|range|covers?|should cover|drive|checked to|breaks? at|fails? at|engine)\b/i
 const PASSES = /\b(?:first|then|passes|stages)\b/i
@@ -8,7 +8,7 @@ const MOST =
   /\bmax(?:imum)?\.?\s*$|\bnever (?:use )?(?:more than|above|over)\s*$|\bnot (?:more than|above)\s*$/i
 
 /** What a torque means: of the joint, at most, or from one to another. */
-export function torqueMeanings(amount: Amount, around: Around): readonly Meaning[] {
+export function torqueMeanings(amount: ReadAmount, around: Surroundings): readonly Meaning[] {
   const { before, after, sentence, row, column, rest } = around
   const own = `${before} ${after}`
   if (A_TOOL.test(own) && !/\btighten|\btorque (?:of|to|the)/i.test(own)) return []
@@ -29,7 +29,10 @@ export function torqueMeanings(amount: Amount, around: Around): readonly Meaning
 
 const NOT_A_LIMIT = /\b(?:wind|gusts?|tested|crash)\b/i
 /** What a speed means: the one not to exceed. A limit that holds up to it takes it for itself. */
-export function speedMeanings(amount: Amount, { before, after, sentence, row }: Around): readonly Meaning[] {
+export function speedMeanings(
+  amount: ReadAmount,
+  { before, after, sentence, row }: Surroundings,
+): readonly Meaning[] {
   if (amount.form !== 'one' || NOT_A_LIMIT.test(sentence)) return []
   return /\b(?:max(?:imum)?|exceed|limit|faster|speed|above|over|drive|never|not|up to)\b/i.test(
     `${before} ${after} ${row}`,
@@ -39,13 +42,19 @@ export function speedMeanings(amount: Amount, { before, after, sentence, row }: 
 }
 
 /** What a distance means: the first one after which a joint is tightened again, or every so many. */
-export function distanceMeanings(_: Amount, { before, sentence, note }: Around): readonly Meaning[] {
+export function distanceMeanings(
+  _: ReadAmount,
+  { before, sentence, note }: Surroundings,
+): readonly Meaning[] {
   if (!/\b(?:check|tighten|again|tightness|retighten)\b/i.test(`${sentence} ${note}`)) return []
   if (/\bevery\s*$/i.test(before)) return [{ what: 'care.every' }]
   return /\bafter\s*$/i.test(before) ? [{ what: 'care.first' }] : []
 }
 
-export const volumeMeanings = (amount: Amount, { after, before, row }: Around): readonly Meaning[] =>
+export const volumeMeanings = (
+  amount: ReadAmount,
+  { after, before, row }: Surroundings,
+): readonly Meaning[] =>
   amount.form === 'one' && /\b(?:volume|cans?|each|water)\b/i.test(`${before} ${after} ${row}`)
     ? [{ what: 'gear.volume', ...(/\beach\b/i.test(after) && { per: 'each' as const }) }]
     : []

@@ -1,9 +1,9 @@
-import type { Amount } from './amounts'
-import { type Cell, type Line, linesOf, sentenceMarks, type Stretch } from './lines'
+import type { ReadAmount } from './amounts'
+import { type TextCell, type TextLine, linesOf, sentenceMarks, type Stretch } from './lines'
 import { unitNamed } from './unit-words'
 
 /** What stands round an amount, from near to far: what is said of it is looked for in this order. */
-export interface Around {
+export interface Surroundings {
   /** The clause before it, from the amount before or the sentence’s beginning. */
   readonly before: string
   /** What follows it, up to the next amount or mark. */
@@ -28,8 +28,8 @@ export interface Around {
 }
 
 export interface Placed {
-  readonly amount: Amount
-  readonly around: Around
+  readonly amount: ReadAmount
+  readonly around: Surroundings
 }
 
 /** “75 kg max.” ends a sentence as well. */
@@ -56,14 +56,14 @@ const spaced = (text: string): string => text.replaceAll('_', ' ')
 const isRule = (text: string): boolean => text.trim() !== '' && !/[A-Za-z0-9]/.test(text)
 
 /** The head of the column under which a cell stands: the same one by number, or the nearest by its place in the line. */
-function headOver(cell: Cell, line: Line, head: Line): string {
-  const at = (each: Cell, of: Line) => [each.start - of.start, each.end - of.start] as const
+function headOver(cell: TextCell, line: TextLine, head: TextLine): string {
+  const at = (each: TextCell, of: TextLine) => [each.start - of.start, each.end - of.start] as const
   const isTabbed = /[\t|]/.test(line.text)
   if (isTabbed)
     return head.cells[line.cells.indexOf(cell) - (line.cells.length - head.cells.length)]?.text ?? ''
   const [a, b] = at(cell, line)
   const heads = head.cells.slice(head.cells.length === line.cells.length ? 1 : 0)
-  const away = (each: Cell): number => {
+  const away = (each: TextCell): number => {
     const [c, d] = at(each, head)
     return Math.abs((a + b) / 2 - (c + d) / 2)
   }
@@ -72,7 +72,7 @@ function headOver(cell: Cell, line: Line, head: Line): string {
 }
 
 /** The footnotes of a text by their marks. */
-function notesOf(lines: readonly Line[]): ReadonlyMap<string, string> {
+function notesOf(lines: readonly TextLine[]): ReadonlyMap<string, string> {
   const notes = new Map<string, string>()
   for (const { text } of lines) {
     const [, raised, closed, stars, note = ''] =
@@ -98,7 +98,7 @@ class Sentences {
   constructor(private readonly plain: string) {}
 
   /** The sentence of an amount within a stretch: a mark inside the amount ends nothing. */
-  around(stretch: Stretch, { start, end }: Amount): Stretch {
+  around(stretch: Stretch, { start, end }: ReadAmount): Stretch {
     if (stretch[0] !== this.stretch[0] || stretch[1] !== this.stretch[1]) {
       this.stretch = stretch
       this.marks = sentenceMarks(this.plain, stretch)
@@ -113,10 +113,10 @@ class Sentences {
 }
 
 /** Of each amount the nearest one with a unit before it, and after it. */
-function neighbours(here: readonly Amount[]) {
-  const before: (Amount | undefined)[] = []
-  const after: (Amount | undefined)[] = []
-  let last: Amount | undefined
+function neighbours(here: readonly ReadAmount[]) {
+  const before: (ReadAmount | undefined)[] = []
+  const after: (ReadAmount | undefined)[] = []
+  let last: ReadAmount | undefined
   for (const amount of here) {
     before.push(last)
     if (amount.unit) last = amount
@@ -138,12 +138,12 @@ interface Heading {
 class Above {
   private readonly stack: Heading[] = []
   private rows = 0
-  head: Line | undefined
+  head: TextLine | undefined
   question = ''
   headings: readonly string[] = []
 
   /** Takes a line in, and says whether amounts may stand in it. */
-  pass(line: Line, here: readonly Amount[]): boolean {
+  pass(line: TextLine, here: readonly ReadAmount[]): boolean {
     const text = line.text.trim()
     if (text === '') this.question = ''
     if (text === '' || isRule(text)) {
@@ -168,13 +168,13 @@ class Above {
     return true
   }
 
-  private isHead({ cells }: Line): boolean {
+  private isHead({ cells }: TextLine): boolean {
     const named = cells.filter((cell) => LETTERS.test(cell.text)).length
     return named >= 2 && named >= cells.length - 1
   }
 }
 
-const isHeading = (line: Line, text: string, here: readonly Amount[]): boolean =>
+const isHeading = (line: TextLine, text: string, here: readonly ReadAmount[]): boolean =>
   (here.length === 0 || line.cells.length === 1) &&
   text.length <= MOST_HEADING &&
   !/[:=]\s*\d/.test(text) &&
@@ -183,7 +183,7 @@ const isHeading = (line: Line, text: string, here: readonly Amount[]): boolean =
   !line.quoted
 
 /** Each amount with what stands round it. A bare number takes the unit that its row, column or heading names. */
-export function placed(plain: string, amounts: readonly Amount[]): Placed[] {
+export function withSurroundings(plain: string, amounts: readonly ReadAmount[]): Placed[] {
   const lines = linesOf(plain)
   const notes = notesOf(lines)
   const sentences = new Sentences(plain)
@@ -191,7 +191,7 @@ export function placed(plain: string, amounts: readonly Amount[]): Placed[] {
   const all: Placed[] = []
   let next = 0
   for (const line of lines) {
-    const here: Amount[] = []
+    const here: ReadAmount[] = []
     for (let amount = amounts[next]; amount && amount.start <= line.end; amount = amounts[++next])
       here.push(amount)
     if (!above.pass(line, here)) continue

@@ -1,6 +1,6 @@
-import { type Amount, inFirstUnit } from './amounts'
+import { type ReadAmount, inFirstUnit } from './amounts'
 import type { Meaning } from './claim'
-import type { Around } from './layout'
+import type { Surroundings } from './layout'
 import type { Whole } from './masses'
 import { AT_LEAST, NOT_OF_THE_RACK } from './said'
 import { type Subject, subjectAround, withoutCounted } from './subject'
@@ -25,13 +25,13 @@ const SIZES: Readonly<Partial<Record<Subject, Readonly<Record<Sided, string | un
   gear: { length: 'gear.length', width: 'gear.width', height: 'gear.height' },
 }
 
-const all = (amount: Amount, name: (i: number) => string | undefined): Meaning[] =>
+const all = (amount: ReadAmount, name: (i: number) => string | undefined): Meaning[] =>
   amount.values.flatMap((_, which) => {
     const what = name(which)
     return what === undefined ? [] : [{ what, which }]
   })
 
-const ends = (amount: Amount, what: string): Meaning[] =>
+const ends = (amount: ReadAmount, what: string): Meaning[] =>
   amount.form === 'range'
     ? [
         { what: `${what}.from`, which: 0 },
@@ -42,7 +42,7 @@ const ends = (amount: Amount, what: string): Meaning[] =>
 /** Height before width where the text says so: `27 x 80 mm (h x w)`. */
 const heightFirst = (text: string): boolean => /\bh(?:eight)? ?x ?w(?:idth)?\b/i.test(text)
 
-function section(amount: Amount, around: Around): Meaning[] {
+function section(amount: ReadAmount, around: Surroundings): Meaning[] {
   const own = `${around.before} ${around.after} ${around.row} ${around.sentence}`
   if (/\bwall\b/i.test(around.before)) return [{ what: 'bar.profile.wall' }]
   if (amount.form === 'product') {
@@ -54,7 +54,7 @@ function section(amount: Amount, around: Around): Meaning[] {
   return amount.form === 'one' ? [{ what: 'bar.profile.width' }] : []
 }
 
-function taken(amount: Amount, own: string): Meaning[] {
+function taken(amount: ReadAmount, own: string): Meaning[] {
   if (amount.form === 'range') return ends(amount, 'gear.section.width')
   if (amount.form === 'product')
     return all(amount, (i) =>
@@ -63,7 +63,7 @@ function taken(amount: Amount, own: string): Meaning[] {
   return [{ what: /\bhigh|\bheight/i.test(own) ? 'gear.section.height.to' : 'gear.section.width.to' }]
 }
 
-function spread(amount: Amount, around: Around, whole: Whole): Meaning[] {
+function spread(amount: ReadAmount, around: Surroundings, whole: Whole): Meaning[] {
   const { before, after } = around
   const of = whole.subject === 'gear' ? 'gear.spread' : 'rack.spread'
   if (amount.form === 'range') return ends(amount, of)
@@ -84,7 +84,12 @@ function sided(words: string): Sided | undefined {
   return /\b(?:height|high|tall)\b/i.test(words) ? 'height' : undefined
 }
 
-function slot(amount: Amount, around: Around, whole: Whole, subject: Subject | undefined): Meaning[] {
+function slot(
+  amount: ReadAmount,
+  around: Surroundings,
+  whole: Whole,
+  subject: Subject | undefined,
+): Meaning[] {
   const { before, after, row } = around
   if (/\bdepth|deep\b/i.test(`${before} ${after} ${row}`)) return [{ what: 'bar.channel.depth' }]
   if (whole.subject === 'adapter')
@@ -102,7 +107,12 @@ function slot(amount: Amount, around: Around, whole: Whole, subject: Subject | u
 /** A rule: the words that call for it, and what they make of the amount. */
 type Rule = readonly [
   words: RegExp,
-  gives: (amount: Amount, around: Around, whole: Whole, subject: Subject | undefined) => readonly Meaning[],
+  gives: (
+    amount: ReadAmount,
+    around: Surroundings,
+    whole: Whole,
+    subject: Subject | undefined,
+  ) => readonly Meaning[],
 ]
 
 const one =
@@ -114,7 +124,7 @@ const ranged =
   (amount) =>
     ends(amount, what)
 
-const frontOrRear = (what: string, around: Around): Meaning[] => {
+const frontOrRear = (what: string, around: Surroundings): Meaning[] => {
   const { before, after, row, column } = around
   const behind = /^\s*\(?(front|rear)\b/i
   const last = /\b(front|rear)\b(?!.*\b(?:front|rear)\b)/i
@@ -176,8 +186,8 @@ const RULES: readonly Rule[] = [
 const OF_HEADINGS = RULES.filter(([words]) => words === TOWER || words === APART)
 
 function sizes(
-  amount: Amount,
-  around: Around,
+  amount: ReadAmount,
+  around: Surroundings,
   whole: Whole,
   subject: Subject | undefined,
 ): readonly Meaning[] {
@@ -214,7 +224,7 @@ function sizes(
 const LEAST_BAR_MM = 700
 /** Nothing that goes on a roof is as long as a vehicle that nobody named. */
 const LEAST_VEHICLE_MM = 3000
-const millimetres = ({ values, unit }: Amount): number => inFirstUnit(values[0] ?? 0, unit ?? 'mm')
+const millimetres = ({ values, unit }: ReadAmount): number => inFirstUnit(values[0] ?? 0, unit ?? 'mm')
 
 const lastPiece = (text: string): string =>
   text
@@ -223,7 +233,7 @@ const lastPiece = (text: string): string =>
     .at(-1) ?? text
 
 /** `min 610 mm max 1020 mm`, `left 745 mm, right 742 mm`: the second of two that are said together. */
-function followOn({ before, after, row }: Around, previous: Meaning | undefined): Meaning | undefined {
+function followOn({ before, after, row }: Surroundings, previous: Meaning | undefined): Meaning | undefined {
   if (previous === undefined) return undefined
   if (previous.what.endsWith('.from') && /\b(?:max(?:imum)?\.?|to|at most|up to)\s*$/i.test(before))
     return { what: previous.what.replace(/from$/, 'to') }
@@ -242,8 +252,8 @@ function followOn({ before, after, row }: Around, previous: Meaning | undefined)
 
 /** What a length of a text means; nothing where its words name no size that has a place. */
 export function lengthMeanings(
-  amount: Amount,
-  around: Around,
+  amount: ReadAmount,
+  around: Surroundings,
   whole: Whole,
   previous: Meaning | undefined,
 ): readonly Meaning[] {

@@ -1,16 +1,16 @@
 /** A piece of a line between the marks of a table. */
-export interface Cell {
+export interface TextCell {
   readonly start: number
   readonly end: number
   readonly text: string
 }
 
-export interface Line {
+export interface TextLine {
   readonly start: number
   readonly end: number
   readonly text: string
   readonly indent: number
-  readonly cells: readonly Cell[]
+  readonly cells: readonly TextCell[]
   /** Somebody else’s words in a letter. */
   readonly quoted: boolean
 }
@@ -24,8 +24,8 @@ const ENDS_IN_MAX = /\d\s?[a-z"]{1,3} (?:max|min)$/i
 const MOST_ABBREVIATED = 16
 const SENTENCE_MARK = /[;!?.]\s+| - /g
 
-function cellsOf(text: string, start: number): Cell[] {
-  const cells: Cell[] = []
+function cellsOf(text: string, start: number): TextCell[] {
+  const cells: TextCell[] = []
   let from = 0
   const put = (to: number) => {
     const raw = text.slice(from, to)
@@ -43,8 +43,8 @@ function cellsOf(text: string, start: number): Cell[] {
 }
 
 /** The lines of a text with their cells: what tabs, bars, leaders and runs of blanks part. */
-export function linesOf(plain: string): Line[] {
-  const lines: Line[] = []
+export function linesOf(plain: string): TextLine[] {
+  const lines: TextLine[] = []
   let start = 0
   for (const text of plain.split('\n')) {
     const indent = text.length - text.trimStart().length

@@ -1,6 +1,6 @@
-import type { Amount } from './amounts'
+import type { ReadAmount } from './amounts'
 import type { Meaning } from './claim'
-import type { Around } from './layout'
+import type { Surroundings } from './layout'
 import {
   AT_LEAST,
   AT_LEAST_AFTER,
@@ -80,7 +80,7 @@ function byCounting(text: string, whole: Whole): Subject | undefined {
   return /\bper set\b|\bfor the set\b/i.test(text) && whole.subject === undefined ? 'rack' : undefined
 }
 
-const bare = (around: Around): Around => ({
+const bare = (around: Surroundings): Surroundings => ({
   ...around,
   before: withoutCounted(around.before),
   after: withoutCounted(around.after),
@@ -101,7 +101,7 @@ export interface Whole {
 const tailOf = (sentence: string): string =>
   /\d\s?(?:kgs?|lbs?)\b[^,(;]*[,(;]([^\d]*)$/i.exec(sentence)?.[1] ?? ''
 
-function limitSaid(around: Around, whole: Whole): Said {
+function limitSaid(around: Surroundings, whole: Whole): Said {
   const { before, after, row, column, note, sentence, among } = around
   const state =
     stateIn(after) ?? stateIn(before) ?? firstSaid({ ...around, after: '', before: '' }, stateIn) ?? undefined
@@ -138,7 +138,7 @@ const BOOK_SAYS = /\b(?:manual|handbook|papers?|label|plate|sticker)\b.{0,60}\bs
 const OF_MANUAL = /\b(?:manual|handbook)\b/i
 const CONDITION = /^.{0,12}\b(?:only|while (?:loading|climbing))\b|^\s*with (?:two|three|four|six|\d)\b/i
 
-function isOfElse(amount: Amount, around: Around): boolean {
+function isOfElse(amount: ReadAmount, around: Surroundings): boolean {
   const { before, after, row, column, headings, sentence } = around
   return (
     NOT_OF_THE_RACK.test(`${before} ${after} ${row} ${column}`) ||
@@ -149,15 +149,15 @@ function isOfElse(amount: Amount, around: Around): boolean {
   )
 }
 
-const isForbidden = ({ before, after }: Around): boolean =>
+const isForbidden = ({ before, after }: Surroundings): boolean =>
   !NO_MORE_THAN.test(before) && (FORBIDDEN.test(before) || FORBIDDEN_AFTER.test(after))
 
-const isWanted = ({ before, after, sentence }: Around): boolean =>
+const isWanted = ({ before, after, sentence }: Surroundings): boolean =>
   AT_LEAST.test(before) ||
   AT_LEAST_AFTER.test(after) ||
   /\bmust be rated\b|\bmust (?:bear|carry|hold)\b/i.test(sentence)
 
-function limitOf(around: Around, whole: Whole, before: Meaning | undefined): Meaning {
+function limitOf(around: Surroundings, whole: Whole, before: Meaning | undefined): Meaning {
   const { row, column, headings } = around
   const own = `${around.before} ${around.after} ${row}`
   const said = limitSaid(around, whole)
@@ -207,8 +207,8 @@ const isLimit = ({ what }: Meaning): boolean => /\.(?:rating|capacity)$/.test(wh
  * `before` is what the mass before it in the same sentence means: `50 kg on road, 35 kg off road`.
  */
 export function massMeaning(
-  amount: Amount,
-  around: Around,
+  amount: ReadAmount,
+  around: Surroundings,
   whole: Whole,
   before: Meaning | undefined,
 ): Meaning | undefined {
@@ -254,7 +254,7 @@ export function massMeaning(
   return underWeights || isOfPart || isThing ? massOf(around, subject, whole) : undefined
 }
 
-function massOf(around: Around, subject: Subject | undefined, whole: Whole): Meaning {
+function massOf(around: Surroundings, subject: Subject | undefined, whole: Whole): Meaning {
   const { before, after, row, column } = around
   const per = perIn(after) ?? perIn(before) ?? perIn(row) ?? perIn(column)
   const isOne = /\b(?:weight|mass) of one\b|\bone bar\b/i.test(`${before} ${row}`)

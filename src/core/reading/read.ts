@@ -1,7 +1,7 @@
-import { type Amount, amountsIn, inFirstUnit } from './amounts'
+import { type ReadAmount, amountsIn, inFirstUnit } from './amounts'
 import type { Claim, Meaning } from './claim'
 import { distanceMeanings, speedMeanings, torqueMeanings, volumeMeanings } from './joints'
-import { type Around, placed, type Placed } from './layout'
+import { type Surroundings, withSurroundings, type Placed } from './layout'
 import { lengthMeanings } from './lengths'
 import { type Letters, originalSpan, plainLetters } from './letters'
 import { kindIn, massMeaning, type Whole } from './masses'
@@ -32,8 +32,8 @@ function wholeOf(plain: string, about: Subject | undefined): Whole {
 }
 
 function meaningsOf(
-  amount: Amount,
-  around: Around,
+  amount: ReadAmount,
+  around: Surroundings,
   whole: Whole,
   previous: Meaning | undefined,
 ): readonly Meaning[] {
@@ -58,7 +58,7 @@ function meaningsOf(
 }
 
 /** The clause of a sentence in which an amount stands: a comma or a contrast ends it. */
-function clauseOf({ before, after }: Around): string {
+function clauseOf({ before, after }: Surroundings): string {
   const from = before.split(/,(?! \d)|\bbut\b|\bthis one\b/i).at(-1) ?? before
   const [to = ''] = after.split(/,|\bbut\b|\band\b/i)
   return `${from} ${to}`
@@ -126,7 +126,7 @@ export function readText(text: string, about?: Subject): Claim[] {
   const letters = unwrapped(plainLetters(text))
   const { plain } = letters
   const whole = wholeOf(plain, about)
-  const all = placed(plain, amountsIn(letters))
+  const all = withSurroundings(plain, amountsIn(letters))
   const speeds = speedsOf(all, plain)
   const conditions = new Set(speeds.values())
   const claims: Claim[] = []

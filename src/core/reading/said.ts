@@ -1,4 +1,4 @@
-import type { Around } from './layout'
+import type { Surroundings } from './layout'
 import type { State } from '../units/scalars'
 
 /** What may be said of a limit beside its figure. What nobody says stays open. */
@@ -57,7 +57,7 @@ export function countsIn(text: string): Said['counts'] {
 }
 
 /** Stretches from near to far in which something is said of an amount. */
-const nearToFar = ({ before, after, row, column, headings }: Around): string[] => [
+const nearToFar = ({ before, after, row, column, headings }: Surroundings): string[] => [
   after,
   before,
   column,
@@ -66,7 +66,7 @@ const nearToFar = ({ before, after, row, column, headings }: Around): string[] =
 ]
 
 /** The first stretch, from near to far, in which an attribute is said. */
-export function firstSaid<T>(around: Around, read: (text: string) => T | undefined): T | undefined {
+export function firstSaid<T>(around: Surroundings, read: (text: string) => T | undefined): T | undefined {
   for (const text of nearToFar(around)) {
     const said = read(text)
     if (said !== undefined) return said

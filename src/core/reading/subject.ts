@@ -1,4 +1,4 @@
-import type { Around } from './layout'
+import type { Surroundings } from './layout'
 
 /** What a figure is said of. */
 export type Subject =
@@ -90,7 +90,7 @@ export function subjectOf(plain: string, hasKinds: boolean, isLetter: boolean): 
 
 /** The one an amount is said of, from near to far. */
 export function subjectAround(
-  { before, after, row, column, headings, sentence, earlier }: Around,
+  { before, after, row, column, headings, sentence, earlier }: Surroundings,
   whole: Subject | undefined,
 ): {
   readonly near: Subject | undefined

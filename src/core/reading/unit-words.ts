@@ -2,12 +2,12 @@
 export type ReadUnit =
   'mm' | 'cm' | 'm' | 'in' | 'ft' | 'kg' | 'g' | 'lb' | 'Nm' | 'ft-lb' | 'in-lb' | 'km/h' | 'mph' | 'l' | 'km'
 
-export type Dimension = 'length' | 'mass' | 'torque' | 'speed' | 'volume' | 'distance'
+export type UnitDimension = 'length' | 'mass' | 'torque' | 'speed' | 'volume' | 'distance'
 
 interface UnitWord {
   readonly words: string
   readonly unit: ReadUnit
-  readonly dimension: Dimension
+  readonly dimension: UnitDimension
   /** How many of the unit one of these is. */
   readonly size: number
 }
@@ -123,7 +123,7 @@ const AFTER_BLANKS = UNIT_WORDS.map(({ words, ...unit }) => ({
 
 export interface FoundUnit {
   readonly unit: ReadUnit
-  readonly dimension: Dimension
+  readonly dimension: UnitDimension
   readonly size: number
   readonly end: number
 }

@@ -1,5 +1,5 @@
 import type { Claim } from './claim'
-import { DAY, dayOf } from './days'
+import { DAY, saidDay } from './days'
 import type { Letters } from './letters'
 import { originalSpan } from './letters'
 
@@ -191,7 +191,7 @@ const RULES: readonly Rule[] = [
       'gi',
     ),
     gives: ([, said = '']) => {
-      const day = dayOf(said)
+      const day = saidDay(said)
       return day === undefined ? [] : word('source.on', day)
     },
   },

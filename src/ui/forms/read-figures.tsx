@@ -1,6 +1,6 @@
 'use client'
 import {
-  answered,
+  withAnswers,
   type Answers,
   type Asks,
   type Question,
@@ -32,7 +32,7 @@ export function figuresOf(
     const asked = asks(read)
     if (!asked) return []
     const given = answers[keyOf(read)] ?? {}
-    const reading = answered(read, given)
+    const reading = withAnswers(read, given)
     return [{ key: keyOf(read), reading, asked, open: asks(reading) ?? [], answers: given }]
   })
 }

@@ -56,7 +56,7 @@ export interface Answers {
 }
 
 /** A reading with what a person answered in its open places. */
-export function answered(reading: SheetReading, { state, per, doubt }: Answers): SheetReading {
+export function withAnswers(reading: SheetReading, { state, per, doubt }: Answers): SheetReading {
   const sure = doubt === 'so' ? { ...reading, doubtful: false } : reading
   if (sure.what === 'limit') return { ...sure, ...(state && { state }), ...(per && { per }) }
   return sure.what === 'weight' && per ? { ...sure, per } : sure

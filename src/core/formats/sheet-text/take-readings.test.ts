@@ -4,7 +4,7 @@ import { gearSchema } from '../../plan/schema/gear'
 import { partSchema } from '../../plan/schema/rack'
 import { vehicleSchema } from '../../plan/schema/vehicle'
 import { phraseText } from '../../units/phrase'
-import { answered, type ReadingOf } from './reading'
+import { withAnswers, type ReadingOf } from './reading'
 import { readSheet } from './read-sheet'
 import {
   gearAsks,
@@ -93,7 +93,7 @@ it('asks in which state a limit holds where the text does not say, and enters it
   expect(more).toEqual([])
   expect(vehicleAsks(limit!)).toEqual(['state'])
   expect(vehicleWith(vehicle, [limit!], [limit!], 'manual').roof.ratings).toEqual(vehicle.roof.ratings)
-  const parked = answered(limit!, { state: 'parked' })
+  const parked = withAnswers(limit!, { state: 'parked' })
   expect(vehicleAsks(parked)).toEqual([])
   expect(vehicleWith(vehicle, [parked], [parked], 'manual').roof.ratings.at(-1)).toMatchObject({
     state: 'parked',
@@ -104,7 +104,7 @@ it('asks in which state a limit holds where the text does not say, and enters it
 it('asks whether a figure is so where the text only supposes it', () => {
   const guess = read('Roof tent: weight about 62 kg', 'gear').find(({ what }) => what === 'weight')
   expect(gearAsks(box, guess!)).toEqual(['doubt'])
-  expect(gearAsks(box, answered(guess!, { doubt: 'so' }))).toEqual([])
+  expect(gearAsks(box, withAnswers(guess!, { doubt: 'so' }))).toEqual([])
 })
 
 it('takes the weight of a set for all of it, and asks where the text does not say of how many', () => {
@@ -115,7 +115,7 @@ it('takes the weight of a set for all of it, and asks where the text does not sa
   expect(partWith(four, [ofSet!], [ofSet!], 'sheet').eachKg).toBeCloseTo(0.9, 9)
   const [unsaid] = read('Clamp foot. Weight 3.6 kg', 'rack')
   expect(partAsks(four, unsaid!)).toEqual(['per'])
-  expect(partWith(four, [answered(unsaid!, { per: 'each' })], [], 'sheet').eachKg).toBe(3.6)
+  expect(partWith(four, [withAnswers(unsaid!, { per: 'each' })], [], 'sheet').eachKg).toBe(3.6)
   const [pair] = read('Foot. Weight 1.8 kg per pair', 'rack')
   expect(partAsks(four, pair!)).toBeUndefined()
   expect(partWith({ ...part!, count: 2 }, [pair!], [], 'sheet').eachKg).toBeCloseTo(0.9, 9)
