@@ -32,9 +32,6 @@ export interface Placed {
   readonly around: Surroundings
 }
 
-/** “75 kg max.” ends a sentence as well. */
-const ENDS_IN_MAX = /\d\s?[a-z"]{1,3} (?:max|min)$/i
-
 const LETTERS = /[A-Za-z]{2}/
 /** A longer line is no heading. */
 const MOST_HEADING = 72
