@@ -1,3 +1,4 @@
+import type { PartRole } from '../../kinds/part-role'
 import { inFirstUnit } from '../../reading/amounts'
 import type { Claim } from '../../reading/claim'
 import { readText } from '../../reading/read'
@@ -26,6 +27,15 @@ const OF: Readonly<Record<string, ReadingOf>> = {
   adapter: 'rack',
   gear: 'gear',
 }
+/** The role of a part by the word the reader has for it. */
+const PART: Readonly<Record<string, PartRole>> = {
+  bars: 'bars',
+  bar: 'bars',
+  feet: 'feet',
+  kit: 'fitKit',
+  platform: 'deck',
+  panel: 'panels',
+}
 const MOST_WORDS = 200
 
 /** The line in which a claim stands, cut where it is long. */
@@ -48,11 +58,13 @@ const endOf = (claim: Claim, claims: readonly Claim[]): Claim | undefined =>
 function limitOf(
   claim: Claim,
   of: ReadingOf,
+  part: PartRole | undefined,
 ): Omit<Extract<SheetReading, { what: 'limit' }>, 'words' | 'at' | 'doubtful'> {
   const { state, per, counts, for: gearKind, upToKmH } = claim
   return {
     what: 'limit',
     of,
+    ...(part && { part }),
     kg: first(claim),
     ...(state && { state }),
     ...(per && { per: per === 'each' ? 'each' : 'set' }),
@@ -69,13 +81,14 @@ function readingOf(claim: Claim, claims: readonly Claim[]): Bare<SheetReading> |
   const { what, value, per } = claim
   const [thing = '', ...rest] = what.split('.')
   const of = OF[thing]
+  const part = PART[thing]
   const measure = rest.join('.')
   switch (measure) {
     case 'rating':
     case 'capacity':
-      return of && limitOf(claim, of)
+      return of && limitOf(claim, of, part)
     case 'mass':
-      return of && { what: 'weight', of, kg: first(claim), ...(per && { per }) }
+      return of && { what: 'weight', of, ...(part && { part }), kg: first(claim), ...(per && { per }) }
     case 'mass.kerb':
       return { what: 'kerb', kg: first(claim) }
     case 'mass.gross':

@@ -1,3 +1,4 @@
+import type { PartRole } from '../../kinds/part-role'
 import type { State } from '../../units/scalars'
 
 /** Of what a reading is: of the vehicle, of a rack or one of its parts, of a thing that goes on it. */
@@ -17,6 +18,8 @@ export type SheetReading =
   | (Read & {
       readonly what: 'limit'
       readonly of: ReadingOf
+      /** The part of a rack that the text names. */
+      readonly part?: PartRole
       readonly kg: number
       readonly state?: State
       readonly per?: 'set' | 'each'
@@ -28,6 +31,7 @@ export type SheetReading =
   | (Read & {
       readonly what: 'weight'
       readonly of: ReadingOf
+      readonly part?: PartRole
       readonly kg: number
       readonly per?: 'each' | 'pair' | 'set'
     })

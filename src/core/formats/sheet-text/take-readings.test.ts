@@ -101,6 +101,15 @@ it('asks in which state a limit holds where the text does not say, and enters it
   })
 })
 
+it('keeps the figures of one part of a rack from another', () => {
+  const [bar] = plan!.racks[0]!.parts.filter(({ role }) => role === 'bars')
+  const [foot] = plan!.racks[0]!.parts.filter(({ role }) => role === 'feet')
+  const [ofFeet] = read('Clamp foot, set of four. Load driving 80 kg per set', 'rack')
+  expect(partAsks(bar!, ofFeet!)).toBeUndefined()
+  expect(partAsks({ ...foot!, rated: { by: 'own', ratings: [] } }, ofFeet!)).toEqual([])
+  expect(phraseText(readingWords(ofFeet!))).toBe('Feet: may carry 80 kg, on the road')
+})
+
 it('asks whether a figure is so where the text only supposes it', () => {
   const guess = read('Roof tent: weight about 62 kg', 'gear').find(({ what }) => what === 'weight')
   expect(gearAsks(box, guess!)).toEqual(['doubt'])
@@ -108,7 +117,7 @@ it('asks whether a figure is so where the text only supposes it', () => {
 })
 
 it('takes the weight of a set for all of it, and asks where the text does not say of how many', () => {
-  const [part] = plan!.racks[0]!.parts
+  const [part] = plan!.racks[0]!.parts.filter(({ role }) => role === 'feet')
   const four = { ...part!, count: 4 }
   const [ofSet] = read('Foot set. Weight of the set: 3.6 kg per set', 'rack')
   expect(partAsks(four, ofSet!)).toEqual([])

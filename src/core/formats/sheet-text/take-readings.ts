@@ -9,6 +9,7 @@ import { kg, kmH, mm, torqueRange, type Phrase } from '../../units/phrase'
 import type { State } from '../../units/scalars'
 import { GEAR_KINDS, type GearKind } from '../../kinds/gear-kind'
 import { kindsOf } from '../../kinds/kind'
+import { PART_ROLES, type PartRole } from '../../kinds/part-role'
 import type { Question, SheetReading } from './reading'
 
 type Size = Extract<SheetReading, { what: 'length' | 'width' | 'height' }>
@@ -56,10 +57,15 @@ const sharesOf = ({ per }: Weight, count: number): number | undefined => {
   return per === 'set' || (per === 'pair' && count === 2) ? count : undefined
 }
 
+/** Legs are what a text may call feet. */
+const isOfRole = (said: PartRole, role: PartRole): boolean =>
+  said === role || (said === 'feet' && role === 'legs')
+
 /** On a part's: figures where they are its own, a torque where it has a joint. */
-export function partAsks({ rated, fasteners = [], count }: Part, reading: SheetReading): Asks {
+export function partAsks({ role, rated, fasteners = [], count }: Part, reading: SheetReading): Asks {
   if (reading.what === 'torque') return fasteners.length > 0 ? doubtOf(reading) : undefined
   if (!('of' in reading) || reading.of !== 'rack') return undefined
+  if ('part' in reading && reading.part !== undefined && !isOfRole(reading.part, role)) return undefined
   if (reading.what === 'limit')
     return rated.by === 'own' && hasKind(reading) ? limitAsks(reading, count === 1) : undefined
   if (reading.what !== 'weight') return undefined
@@ -235,6 +241,10 @@ export function partWith(
   }
 }
 
+/** A figure of a part begins with the part’s name. */
+const carryWords = ({ part }: Limit): string =>
+  part === undefined ? 'May carry ' : `${PART_ROLES[part].choice}: may carry `
+
 function limitWords(limit: Limit): Phrase {
   const { kg: value, state, per, counts, upToKmH } = limit
   const each = per === 'each' ? ' each' : ''
@@ -244,7 +254,7 @@ function limitWords(limit: Limit): Phrase {
   const forKind = kind === undefined ? '' : ` as ${GEAR_KINDS[kind].many.toLowerCase()}`
   const where = state === undefined ? '' : `, ${IN_STATE[state]}`
   const speed: Phrase = upToKmH === undefined ? [] : [', up to ', kmH(upToKmH)]
-  return ['May carry ', kg(value), `${each}${forKind}${where}`, ...speed, counted]
+  return [carryWords(limit), kg(value), `${each}${forKind}${where}`, ...speed, counted]
 }
 
 const WEIGHS_PER = { each: ' each', pair: ', the pair', set: ', all together' } as const
@@ -255,7 +265,11 @@ export function readingWords(reading: SheetReading): Phrase {
     case 'limit':
       return limitWords(reading)
     case 'weight':
-      return ['Weighs ', kg(reading.kg), reading.per === undefined ? '' : WEIGHS_PER[reading.per]]
+      return [
+        reading.part === undefined ? 'Weighs ' : `${PART_ROLES[reading.part].choice}: weighs `,
+        kg(reading.kg),
+        reading.per === undefined ? '' : WEIGHS_PER[reading.per],
+      ]
     case 'kerb':
       return ['Kerb mass ', kg(reading.kg)]
     case 'gross':
