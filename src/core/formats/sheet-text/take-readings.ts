@@ -65,7 +65,7 @@ const isOfRole = (said: PartRole, role: PartRole): boolean =>
 export function partAsks({ role, rated, fasteners = [], count }: Part, reading: SheetReading): Asks {
   if (reading.what === 'torque') return fasteners.length > 0 ? doubtOf(reading) : undefined
   if (!('of' in reading) || reading.of !== 'rack') return undefined
-  if ('part' in reading && reading.part !== undefined && !isOfRole(reading.part, role)) return undefined
+  if ('part' in reading && !isOfRole(reading.part, role)) return undefined
   if (reading.what === 'limit')
     return rated.by === 'own' && hasKind(reading) ? limitAsks(reading, count === 1) : undefined
   if (reading.what !== 'weight') return undefined
