@@ -97,10 +97,7 @@ function slot(
   if (amount.form === 'range') return []
   if (subject === 'platform' || /\bslat\b/i.test(before)) return [{ what: 'platform.slot' }]
   if (/\badapter\b/i.test(before)) return [{ what: 'gear.slot.other' }]
-  const isGear =
-    whole.subject === 'gear' ||
-    (whole.subject === undefined && /\bfor channels\b/i.test(before)) ||
-    /\bfor channels\b/i.test(before)
+  const isGear = whole.subject === 'gear' || /\bfor channels\b/i.test(before)
   return [{ what: isGear ? 'gear.slot' : 'bar.channel.slot' }]
 }
 
@@ -125,10 +122,10 @@ const ranged =
     ends(amount, what)
 
 const frontOrRear = (what: string, around: Surroundings): Meaning[] => {
-  const { before, after, row, column } = around
+  const { before, rest, row, column } = around
   const behind = /^\s*\(?(front|rear)\b/i
   const last = /\b(front|rear)\b(?!.*\b(?:front|rear)\b)/i
-  const side = (behind.exec(after) ??
+  const side = (behind.exec(rest) ??
     last.exec(before) ??
     last.exec(row) ??
     last.exec(column))?.[1]?.toLowerCase()
@@ -161,7 +158,7 @@ const RULES: readonly Rule[] = [
       if (amount.form === 'range') return ends(amount, 'rack.tower')
       if (AT_LEAST.test(around.before)) return [{ what: 'rack.tower.from' }]
       const sides = frontOrRear('rack.tower', around)
-      return sides.length > 0 ? sides : [{ what: 'rack.tower.front' }]
+      return sides.length > 0 ? sides : [{ what: 'rack.tower' }]
     },
   ],
   [/\bsocket\b|\bdrive\b/i, () => []],
@@ -233,7 +230,10 @@ const lastPiece = (text: string): string =>
     .at(-1) ?? text
 
 /** `min 610 mm max 1020 mm`, `left 745 mm, right 742 mm`: the second of two that are said together. */
-function followOn({ before, after, row }: Surroundings, previous: Meaning | undefined): Meaning | undefined {
+function followOn(
+  { before, after, rest, row }: Surroundings,
+  previous: Meaning | undefined,
+): Meaning | undefined {
   if (previous === undefined) return undefined
   if (previous.what.endsWith('.from') && /\b(?:max(?:imum)?\.?|to|at most|up to)\s*$/i.test(before))
     return { what: previous.what.replace(/from$/, 'to') }
@@ -243,7 +243,7 @@ function followOn({ before, after, row }: Surroundings, previous: Meaning | unde
     return { what: previous.what.replace(/left$/, 'right') }
   const isRear =
     /\brear\s*:?\s*$/i.test(before) ||
-    /^\s*\(rear\b/i.test(after) ||
+    /^\s*\(rear\b/i.test(rest) ||
     (/\bfront ?\/ ?rear\b/i.test(row) && /^\s*\/?\s*$/.test(before))
   return previous.what.endsWith('.front') && isRear
     ? { what: previous.what.replace(/front$/, 'rear') }

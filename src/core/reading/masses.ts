@@ -179,7 +179,7 @@ function limitOf(around: Surroundings, whole: Whole, before: Meaning | undefined
   const told =
     counted ?? near ?? (headings.length > 0 ? far : whole.subject) ?? (OF_MANUAL.test(own) ? 'roof' : 'rack')
   const subject = isOfKind
-    ? whole.subject === 'roof'
+    ? whole.subject === 'roof' || whole.subject === 'vehicle'
       ? 'roof'
       : 'rack'
     : isOneBar && (told === 'rack' || told === 'roof')

@@ -79,7 +79,7 @@ it('keeps a limit for one kind of thing, or up to one speed, apart', () => {
 
 it('never offers a limit for one kind of thing as one for all', () => {
   const [bikes] = readText('Estate\nBikes: 45 kg driving').filter(({ unit }) => unit === 'kg')
-  expect(bikes).toMatchObject({ value: 45, for: 'bike' })
+  expect(bikes).toMatchObject({ what: 'roof.rating', value: 45, for: 'bike' })
   expect(said('Bikes: 45 kg driving')).toEqual(['rack.rating 45 kg road asked'])
 })
 
