@@ -90,6 +90,10 @@ const isRestOfNumber = (text: string, place: number): boolean => {
   return /\d\n\s*$/.test(before)
 }
 
+/** “80/55/240 kg”: of which of several things the last figure is, its place alone does not say. */
+const isListed = (text: string, place: number): boolean =>
+  /\d\/$/.test(text.slice(Math.max(0, place - 2), place))
+
 function hasPlace(places: ReadonlySet<number>, from: number, to: number): boolean {
   for (let place = from; place < to; place += 1) if (places.has(place)) return true
   return false
@@ -138,7 +142,11 @@ function atomsOf({ plain, mended }: Letters): ReadAmount[] {
       ...(unit && { unit: unit.unit, dimension: unit.dimension }),
       ...(mark !== undefined && { mark }),
       ...(unit && unit.size !== 1 && { turned: true as const }),
-      doubtful: doubtful || isMended || (unit !== undefined && isRestOfNumber(plain, start)),
+      doubtful:
+        doubtful ||
+        isMended ||
+        (unit !== undefined && isRestOfNumber(plain, start)) ||
+        isListed(plain, start),
     })
   }
   return atoms

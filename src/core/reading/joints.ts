@@ -2,7 +2,7 @@ import type { ReadAmount } from './amounts'
 import type { Meaning } from './claim'
 import type { Surroundings } from './layout'
 
-const A_TOOL = /\b(?:wrench|range|covers?|should cover|drive|checked to|breaks? at|fails? at|engine)\b/i
+const A_TOOL = /\b(?:wrench|range|covers?|should cover|drive|checked to|wheel|breaks? at|fails? at|engine)\b/i
 const PASSES = /\b(?:first|then|passes|stages)\b/i
 const MOST =
   /\bmax(?:imum)?\.?\s*$|\bnever (?:use )?(?:more than|above|over)\s*$|\bnot (?:more than|above)\s*$/i
@@ -48,7 +48,7 @@ export function distanceMeanings(
 ): readonly Meaning[] {
   if (!/\b(?:check|tighten|again|tightness|retighten)\b/i.test(`${sentence} ${note}`)) return []
   if (/\bevery\s*$/i.test(before)) return [{ what: 'care.every' }]
-  return /\bafter\s*$/i.test(before) ? [{ what: 'care.first' }] : []
+  return /\bafter (?:the first )?\s*$|\bafter\s*$/i.test(before) ? [{ what: 'care.first' }] : []
 }
 
 export const volumeMeanings = (

@@ -45,6 +45,9 @@ const MOST_REST = 40
 const cut = (after: string): string =>
   after.split(/[,;()]|\s\/\s|\.\s|\b(?:takes|carr(?:y|ies)|holds|weighs|max)\b/i)[0] ?? after
 
+/** “11 kg, holds 90 on road”: a clause with a number of its own says nothing of the amount before it. */
+const withoutNext = (after: string): string => after.split(/,[^,]*\d/)[0] ?? after
+
 /** What stands between two amounts belongs to the second from its last mark on. */
 const lastClause = (between: string): string => between.split(/[,;(]|\s\/\s|\band\b/).at(-1) ?? between
 
@@ -224,7 +227,7 @@ export function withSurroundings(plain: string, amounts: readonly ReadAmount[]):
         amount: named ? { ...amount, ...named } : amount,
         around: {
           before: isAfter ? lastClause(lead) : lead,
-          after: isBefore ? cut(tail) : tail,
+          after: withoutNext(isBefore ? cut(tail) : tail),
           sentence: plain.slice(
             Math.max(from, amount.start - MOST_ROUND),
             Math.min(to, amount.end + MOST_ROUND),

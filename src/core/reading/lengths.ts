@@ -260,6 +260,8 @@ export function lengthMeanings(
   const { before, after, row, column } = around
   const own = `${before} ${after} ${row} ${column}`
   if (/\+\/-\s*$/.test(before) || /\bopening\b/i.test(around.sentence)) return []
+  if (INSIDE.test(`${before} ${row}`) || (amount.values.length === 2 && /\b(?:bag|tube)\b/i.test(row)))
+    return []
   const follows = followOn(around, previous)
   if (follows) return [follows]
   if (NOT_OF_THE_RACK.test(own)) return []

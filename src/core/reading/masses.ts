@@ -19,7 +19,7 @@ import { type Subject, subjectAround, withoutCounted } from './subject'
 const LIMIT =
   /\b(?:max(?:imum)?|permissible|permitted|allowed|allowable|may carry|could carry|carr(?:y|ies)|rat(?:ed|ings?)|capacity|limit(?:ed)?s?|not? more than|exceed|load(?:s|ing)?|load ?bearing|up to|payload|takes|holds?|dynamic|static|traglast|zul|zuladung|carga|charge)\b/i
 const WEIGHT =
-  /\b(?:weights?|weighs?|weighed|mass|own weight|empty|scales?|eigengewicht|gewicht|peso|poids|unladen)\b|\bwhat .* weighs\b/i
+  /\b(?:weights?|weighs?|weighed|mass|own weight|empty|tare|scales?|eigengewicht|gewicht|peso|poids|unladen)\b|\bwhat .* weighs\b/i
 const NOT_MASS = /\b(?:max(?:imum)?\.? (?:\w+ )?weight|weight limit|weight,? max)\b/i
 const PEOPLE = /\b(?:people|persons?|rider|driver|passengers?|child|dog|bedding)\b/i
 /** Kinds of gear for which alone a rack’s limit may hold. */
@@ -130,7 +130,9 @@ const BRACKETED = /(?:\(\s*(?:the )?(?:rack|carrier|box|basket|platform|bars|fee
 const NAMED_ALONE = /^\s*(?:the )?(?:rack|carrier|box|basket|platform|bars|feet)\s*$/i
 /** “Tent 58 kg”, “the rack is 9.5 kg”: who says no more than that says a weight. */
 const THING =
-  /(?:^|[.,;]\s*)\s*(?:the |our |my |a )?(?:roof )?(?:tent|box|rack|basket|platform|ladder|boat|canoe|kayak|awning|carrier|holder|tray)(?: is)?:?\s*$/i
+  /(?:^|[.,;]\s*)\s*(?:the |our |my |a )?(?:roof )?(?:tent|box|rack|basket|platform|ladder|boat|canoe|kayak|awning|carrier|holder|tray|wheel|bars|crossbars)(?: itself)?(?: is| are)?:?\s*$/i
+/** What so much of a bar weighs is no bar’s weight. */
+const PER_LENGTH = /\bper (?:met(?:er|re)|m|running|foot of length|ft)\b/i
 const ONE_BAR = /^(?:front|rear)(?: bar)?$/i
 /** A book or a label that says so much says what may be carried. */
 const BOOK_SAYS = /\b(?:manual|handbook|papers?|label|plate|sticker)\b.{0,60}\bsays?\s*$/i
@@ -176,8 +178,7 @@ function limitOf(around: Surroundings, whole: Whole, before: Meaning | undefined
   const isUnfiled = kind !== undefined && !isOfKind && near !== 'gear' && counted !== 'gear'
   const inherited =
     near === undefined && counted === undefined && before && isLimit(before) ? before.what : undefined
-  const told =
-    counted ?? near ?? (headings.length > 0 ? far : whole.subject) ?? (OF_MANUAL.test(own) ? 'roof' : 'rack')
+  const told = counted ?? near ?? far ?? (OF_MANUAL.test(own) ? 'roof' : 'rack')
   const subject = isOfKind
     ? whole.subject === 'roof' || whole.subject === 'vehicle'
       ? 'roof'
@@ -219,7 +220,7 @@ export function massMeaning(
   const vehicle = ofVehicle(own, whole.subject)
   if (vehicle !== undefined && !/\b(?:box|parcel|carton)\b/i.test(own)) return { what: vehicle }
   if (isForbidden(around) || (PEOPLE.test(own) && !/\btents?\b/i.test(own))) return undefined
-  if (/\bper (?:pair of )?points?\b/i.test(around.after)) return undefined
+  if (/\bper (?:pair of )?points?\b/i.test(around.after) || PER_LENGTH.test(own)) return undefined
   if (isWanted(around))
     return whole.subject === 'gear' ? { what: 'gear.needs.rating', ...limitSaid(around, whole) } : undefined
   const { near: subjectNear, subject } = subjectAround(bare(around), whole.subject)

@@ -64,6 +64,9 @@ function clauseOf({ before, after }: Surroundings): string {
   return `${from} ${to}`
 }
 
+/** `74 + 2 x 80 = 234 kg`: what somebody worked out is no figure of a thing. */
+const isSum = ({ before, sentence }: Surroundings): boolean => /=\s*$/.test(before) && sentence.includes('+')
+
 interface Read {
   readonly one: Placed
   readonly meanings: readonly Meaning[]
@@ -75,7 +78,11 @@ function claimsOf({ one, meanings }: Read, upToKmH: number | undefined, letters:
   if (!unit) return []
   const clause = clauseOf(around)
   const doubts =
-    amount.doubtful || amount.beside?.agrees === false || HEDGED.test(clause) || HEDGED.test(around.before)
+    amount.doubtful ||
+    /^\s*\?/.test(around.rest) ||
+    amount.beside?.agrees === false ||
+    HEDGED.test(clause) ||
+    HEDGED.test(around.before)
   return meanings.map(({ which = 0, sure = true, ...meaning }) => ({
     ...meaning,
     value: amount.values[which] ?? Number.NaN,
@@ -136,6 +143,7 @@ export function readText(text: string, about?: Subject): Claim[] {
     if (
       conditions.has(one) ||
       around.quoted ||
+      isSum(around) ||
       OF_OTHERS.test(around.before) ||
       OF_OTHERS.test(clauseOf(around))
     )

@@ -18,11 +18,11 @@ export type Subject =
 const WORDS: readonly (readonly [Subject, RegExp])[] = [
   [
     'gear',
-    /\b(?:roof|cargo|long|wide|short)? ?box(?:es)?\b|\b(?:roof )?tent\b|\bawning\b|\bbasket\b|\b(?:bike|bicycle|ski|kayak|boat|board) ?(?:carrier|tray|cradle|holder)s?\b|\bholder\b|\bhooks?\b|\bbag\b|\bcradles?\b|\bcarrier\b|\btray\b|\bladder\b|\broller\b|\bkayak\b|\bboat\b|\bcanoe\b|\b(?:water|fuel|jerry|flat) cans?\b|\bu-bolt kit\b|\bkontainer\b/i,
+    /\b(?:roof|cargo|long|wide|short)? ?box(?:es)?\b|\b(?:roof )?tent\b|\bawning\b|\bbasket\b|\b(?:bike|bicycle|ski|kayak|boat|board) ?(?:carrier|tray|cradle|holder)s?\b|\bholder\b|\b(?:conduit|pipe) tube\b|\b(?:spare )?wheel\b(?! ?(?:nut|bolt|arch))|\bhooks?\b|\bbag\b|\bcradles?\b|\bcarrier\b|\btray\b|\bladder\b|\broller\b|\bkayak\b|\bboat\b|\bcanoe\b|\b(?:water|fuel|jerry|flat) cans?\b|\bu-bolt kit\b|\bkontainer\b/i,
   ],
   ['kit', /\bfit(?:ting)? kit\b/i],
   ['panel', /\b(?:side )?panels?\b/i],
-  ['adapter', /\badapter\b|\bplate\b/i],
+  ['adapter', /\badapter\b/i],
   ['bedRail', /\b(?:bed|truck)[- ]?rails?\b/i],
   ['feet', /\b(?:platform )?f(?:ee|oo)t\b|\blegs?\b|\btower foot\b|\btowers?\b/i],
   ['platform', /\bplatform\b/i],
@@ -104,5 +104,8 @@ export function subjectAround(
     .find((each) => each !== undefined && (each !== 'vehicle' || whole === 'vehicle'))
   // “It weighs 29 kg”: the thing that was spoken of last.
   const spokenOf = /^\s*(?:it|its|they|their)\b/i.test(sentence) ? subjectsIn(earlier).at(-1) : undefined
-  return { near: near ?? spokenOf, subject: near ?? spokenOf ?? over ?? whole }
+  return {
+    near: near ?? spokenOf,
+    subject: near ?? spokenOf ?? over ?? whole ?? subjectsIn(withoutCounted(sentence))[0],
+  }
 }
