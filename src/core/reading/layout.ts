@@ -112,6 +112,20 @@ class Sentences {
   }
 }
 
+/** What the cells after a value add to it, where they are words alone: `75 KG  DYN`. */
+function wordsBeyond({ cells }: TextLine, at: number): string {
+  const next = cells[at + 1]
+  return next && at === 0 && cells.length === 2 && !/\d/.test(next.text) ? next.text : ''
+}
+
+/** Two keys with their values in one line: the second value’s key, where another value stands before it. */
+function ownKey({ cells }: TextLine, at: number, here: readonly ReadAmount[]): string | undefined {
+  const i = cells.slice(0, at).findLastIndex(({ text }) => LETTERS.test(text) && !/\d/.test(text))
+  const key = cells[i]
+  if (!key || !cells[i - 1]) return undefined
+  return here.some(({ end, unit }) => unit !== undefined && end <= key.start) ? key.text : undefined
+}
+
 /** Of each amount the nearest one with a unit before it, and after it. */
 function neighbours(here: readonly ReadAmount[]) {
   const before: (ReadAmount | undefined)[] = []
@@ -215,10 +229,12 @@ export function withSurroundings(plain: string, amounts: readonly ReadAmount[]):
       )
       const tail = plain.slice(amount.end, Math.min(isBefore ? following.start : to, amount.end + MOST_ROUND))
       const isRow = cell !== undefined && firstCell !== undefined && firstCell.start < cell.start
-      const key = isRow ? firstCell.text : keyOf(line.text, amount.start - line.start)
+      const key = isRow
+        ? (ownKey(line, at, here) ?? firstCell.text)
+        : keyOf(line.text, amount.start - line.start)
       // An answer under a question of the letter it replies to.
       const row = key === '' && !line.quoted ? above.question : key
-      const column = cell && head ? headOver(cell, line, head) : ''
+      const column = cell ? `${head ? headOver(cell, line, head) : ''} ${wordsBeyond(line, at)}`.trim() : ''
       const named =
         amount.unit === undefined
           ? [row, column, head?.cells[0]?.text ?? '', ...above.headings].map(unitNamed).find((each) => each)

@@ -44,7 +44,8 @@ const heightFirst = (text: string): boolean => /\bh(?:eight)? ?x ?w(?:idth)?\b/i
 
 function section(amount: ReadAmount, around: Surroundings): Meaning[] {
   const own = `${around.before} ${around.after} ${around.row} ${around.sentence}`
-  if (/\bwall\b/i.test(around.before)) return [{ what: 'bar.profile.wall' }]
+  if (/\bwall\b/i.test(`${around.before} ${around.row}`) && amount.form === 'one')
+    return [{ what: 'bar.profile.wall' }]
   if (amount.form === 'product') {
     const [first, second] = heightFirst(own)
       ? ['bar.profile.height', 'bar.profile.width']
@@ -202,7 +203,11 @@ function sizes(
     return all(amount, (i) => (order[i] === undefined ? undefined : of[order[i]]))
   }
   if (amount.form === 'range') return []
+  if (/\b(?:clamps?|takes?|holds?|opens|for)\b[^.]*\bup to\s*$/i.test(before)) return []
   const side = sided(after.slice(0, 24)) ?? sided(lastPiece(before)) ?? sided(column) ?? sided(row)
+  // The bars that a thing asks for are no bars of its own.
+  if (subject === 'bars' && whole.subject === 'gear' && side !== undefined && side !== 'length')
+    return taken(amount, `${before} ${after}`)
   const what = side && of[side]
   if (side !== undefined)
     return what === undefined ? [] : [{ what, sure: subject !== undefined || whole.subject !== undefined }]

@@ -19,7 +19,7 @@ import { type Subject, subjectAround, withoutCounted } from './subject'
 const LIMIT =
   /\b(?:max(?:imum)?|permissible|permitted|allowed|allowable|may carry|could carry|carr(?:y|ies)|rat(?:ed|ings?)|capacity|limit(?:ed)?s?|not? more than|exceed|load(?:s|ing)?|load ?bearing|up to|payload|takes|holds?|dynamic|static|traglast|zul|zuladung|carga|charge)\b/i
 const WEIGHT =
-  /\b(?:weights?|weighs?|weighed|mass|own weight|empty|tare|scales?|eigengewicht|gewicht|peso|poids|unladen)\b|\bwhat .* weighs\b/i
+  /\b(?:weights?|weighs?|weighed|heavy|mass|own weight|empty|tare|scales?|eigengewicht|gewicht|peso|poids|unladen)\b|\bwhat .* weighs\b/i
 const NOT_MASS = /\b(?:max(?:imum)?\.? (?:\w+ )?weight|weight limit|weight,? max)\b/i
 const PEOPLE = /\b(?:people|persons?|rider|driver|passengers?|child|dog|bedding)\b/i
 /** Kinds of gear for which alone a rack’s limit may hold. */
@@ -138,6 +138,8 @@ const ONE_BAR = /^(?:front|rear)(?: bar)?$/i
 const BOOK_SAYS = /\b(?:manual|handbook|papers?|label|plate|sticker)\b.{0,60}\bsays?\s*$/i
 /** The vehicle’s own book speaks of its roof. */
 const OF_MANUAL = /\b(?:manual|handbook)\b/i
+/** What a limit holds for alone, of several ways in which a vehicle is built. */
+const OPTION = /\bwith (?:the |a )?(?:sunroof|(?:glass|steel|panoram\w+|sliding) roof|\w+ option)\b/i
 const CONDITION = /^.{0,12}\b(?:only|while (?:loading|climbing))\b|^\s*with (?:two|three|four|six|\d)\b/i
 
 function isOfElse(amount: ReadAmount, around: Surroundings): boolean {
@@ -191,13 +193,15 @@ function limitOf(around: Surroundings, whole: Whole, before: Meaning | undefined
     said.state === undefined &&
     before?.state !== undefined &&
     said.per === before.per
-  const condition = CONDITION.test(around.rest)
+  const isConditional = CONDITION.test(around.rest)
+  const option = OPTION.exec(`${row} ${around.before}`)?.[0]
   return {
     what: inherited ?? RATING[subject],
     ...(isOneBar && { per: 'each' as const }),
     ...said,
     ...(kind !== undefined && (isOfKind || counted === 'gear') && { for: kind }),
-    ...((condition || isOpenAfter || isUnfiled) && { sure: false }),
+    ...(option && { condition: option }),
+    ...((option || isConditional || isOpenAfter || isUnfiled) && { sure: false }),
   }
 }
 
@@ -237,6 +241,7 @@ export function massMeaning(
   const saysLimit =
     LIMIT.test(own) ||
     BOOK_SAYS.test(around.before) ||
+    NO_MORE_THAN.test(around.before) ||
     [near, row, column].some((text) => stateIn(text) !== undefined)
   const isUnderLimits = LIMIT.test(headings[0] ?? '') && !WEIGHT.test(headings[0] ?? '')
   if (saysLimit || subjectNear === 'roof' || isKind) return limitOf(around, whole, before)

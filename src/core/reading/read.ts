@@ -117,7 +117,7 @@ function withConflictsAsked(claims: readonly Claim[]): Claim[] {
     JSON.stringify([what, state, per, kind, upToKmH])
   const values = new Map<string, Set<number>>()
   for (const claim of claims)
-    if (MUST_AGREE.test(claim.what) && claim.unit) {
+    if (MUST_AGREE.test(claim.what) && claim.unit && claim.condition === undefined) {
       const key = keyOf(claim)
       const si = Math.round(inFirstUnit(Number(claim.value), claim.unit as 'kg') * 10)
       values.set(key, (values.get(key) ?? new Set()).add(si))

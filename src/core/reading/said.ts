@@ -11,9 +11,9 @@ export interface Said {
 const TRAIL =
   /\boff[- ]?(?:the[- ])?road(?:ing)?\b|\btrails?\b|\bgravel\b|\bunpaved\b|\bunsurfaced\b|\brough (?:roads?|tracks?|ground)\b/i
 const PARKED =
-  /\b(?:parked|static|stationary|standing|st(?:ands?|ood) still|at rest|when camp(?:ing|ed)|not moving|parking)\b/i
+  /\b(?:parked|static|stat|stationary|standing|st(?:ands?|ood) still|at rest|when camp(?:ing|ed)|not moving|parking)\b/i
 const ROAD =
-  /\b(?:dynamic|driving|on[- ]?(?:the[- ])?road|road|paved|(?:made|surfaced) roads?|moving|in motion|under way|fahrt)\b/i
+  /\b(?:dynamic|dyn|driving|on[- ]?(?:the[- ])?road|road|paved|(?:made|surfaced) roads?|moving|in motion|under way|fahrt)\b/i
 
 /** The state of which a stretch speaks, where it speaks of one alone. */
 export function stateIn(text: string): State | undefined {
@@ -25,8 +25,8 @@ export function stateIn(text: string): State | undefined {
 }
 
 const EACH =
-  /\beach\b(?! (?:limit|figure|value|of the (?:limits|figures)))|\bapiece\b|\bper (?:bar|foot|leg|plate|panel|bike|bicycle|point|hook|bolt|cradle|bracket|side|piece|carrier)\b/i
-const PAIR = /\b(?:per|the|a|of the|for the|for each) pair\b|\bpair of\b|\bper two\b/i
+  /\beach\b(?! (?:limit|figure|value|of the (?:limits|figures)))|\bapiece\b|\bper (?:bar|foot|leg|plate|panel|bike|bicycle|point|hook|bolt|cradle|bracket|side|piece|carrier)\b|\/ ?(?:bar|foot|leg|plate|panel|bike|side)\b/i
+const PAIR = /\b(?:per|the|a|of the|for the|for each) pair\b|\/ ?pair\b|\bpair of\b|\bper two\b/i
 const SET =
   /\b(?:per|whole|complete|entire|for the|full) (?:set|kit)\b|\bset of (?:\d|two|three|four|six)\b|\ball (?:four|three|six) together\b|\b(?:the )?(?:two|three|four|six) together\b|^both$|^\s*(?:all )?together\b|\bin total\b|\baltogether\b/i
 
@@ -86,9 +86,9 @@ export const FORBIDDEN =
 export const FORBIDDEN_AFTER = /^\s*(?:or|and) (?:above|more|over|heavier)\b/i
 /** A number after these is a limit although they begin with a refusal. */
 export const NO_MORE_THAN =
-  /\b(?:no|not|never) (?:load )?more than\s*$|\bnot (?:to )?exceed(?:ing)?\s*$|\bdo not exceed\s*$|\bnever (?:load|exceed) (?:more than )?\s*$/i
+  /\b(?:no|not|never)\b[^.]{0,24}\bmore than\s*$|\bnot (?:to )?exceed(?:ing)?\s*$|\bdo not exceed\s*$|\bnever (?:load|exceed) (?:more than )?\s*$/i
 export const AT_LEAST = /\b(?:at least|min(?:imum)?\.?|not less than|from)\s*$/i
 export const AT_LEAST_AFTER = /^\s*(?:or more|at least|minimum|min\.?)\b/i
 /** Tests, transport and other machines. */
 export const NOT_OF_THE_RACK =
-  /\b(?:trailers?|tow(?:ing|ed)?|tow ?ba(?:r|ll)s?|nose ?weight|tongue|drawbar|hitch|tailgate|in the boot|jack(?:s|ing)?|parcels?|shipping|freight|packag(?:e|ing)|cartons?|crash|tested|pull test|pull\b|breaking|lashing|engine|tyres?|tires?|fuel|tank|sand|invoice|wind tunnel|gusts?)\b/i
+  /\b(?:trailers?|tow(?:ing|ed)?|tow ?ba(?:r|ll)s?|nose ?weight|tongue|drawbar|hitch|tailgate|in the boot|jack(?:s|ing)?|parcels?|shipping|freight|packag(?:e|ing)|cartons?|crash|tested|pull test|pull\b|breaking|lashing|straps?|webbing|ratchets?|engine|tyres?|tires?|fuel|tank|sand|invoice|wind tunnel|gusts?)\b/i

@@ -30,7 +30,7 @@ const WORDS: readonly (readonly [Subject, RegExp])[] = [
   ['bars', /\b(?:cross ?|roof |load )?bars?\b|\bbarras\b|\bbarres\b|\bdachträger\b/i],
   [
     'roof',
-    /(?<!\b(?:bare|glass|panorama|steel) )\broof\b(?! ?(?:rack|box|bars?|tent|rails?|carrier|basket|channel|points?|load (?:bar|carrier)))/i,
+    /(?<!\b(?:bare|glass|panorama|steel) )\broof\b(?! ?(?:rack|box|bag|bars?|tent|rails?|carrier|holder|awning|basket|channel|points?|load (?:bar|carrier)))/i,
   ],
   ['vehicle', /\b(?:vehicle|car|saloon|estate|wagon|hatchback|van|pickup|truck|suv)\b/i],
 ]

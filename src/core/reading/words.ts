@@ -125,7 +125,7 @@ const RULES: readonly Rule[] = [
   },
   {
     words:
-      /\b(?:van|car|estate|saloon|wagon|hatchback|pickup|truck),? (?:of )?((?:19|20)\d{2})(?![-\d.]|,\d)|\bdoors,? ((?:19|20)\d{2})(?![-\d.]| ?(?:to|-))/gi,
+      /\b(?:van|car|suv|estate|saloon|wagon|hatchback|pickup|truck),? (?:of )?((?:19|20)\d{2})(?![-\d.]|,\d)|\bdoors,? ((?:19|20)\d{2})(?![-\d.]| ?(?:to|-))/gi,
     gives: ([, a, b]) => [year('vehicle.year', a ?? b ?? '')],
   },
   {
