@@ -162,7 +162,7 @@ const isWanted = ({ before, after, sentence }: Surroundings): boolean =>
   /\bmust be rated\b|\bmust (?:bear|carry|hold)\b/i.test(sentence)
 
 function limitOf(around: Surroundings, whole: Whole, before: Meaning | undefined): Meaning {
-  const { row, column, headings } = around
+  const { row, column } = around
   const own = `${around.before} ${around.after} ${row}`
   const said = limitSaid(around, whole)
   const { near, subject: far } = subjectAround(bare(around), whole.subject)
@@ -194,7 +194,7 @@ function limitOf(around: Surroundings, whole: Whole, before: Meaning | undefined
     before?.state !== undefined &&
     said.per === before.per
   const isConditional = CONDITION.test(around.rest)
-  const option = OPTION.exec(`${row} ${around.before}`)?.[0]
+  const option = OPTION.exec(`${row} ${around.before}`)?.[0].toLowerCase()
   return {
     what: inherited ?? RATING[subject],
     ...(isOneBar && { per: 'each' as const }),
