@@ -1,6 +1,6 @@
 import type { Letters } from './letters'
 import { decimalSignOf, groupedAt, numberOf, writtenAt } from './numbers'
-import { type UnitDimension, type ReadUnit, unitAt } from './unit-words'
+import { inFirstUnit, type ReadUnit, type UnitDimension, unitAt } from './unit-words'
 
 /** A figure in another unit beside the first: the same, as printed, or not. */
 export interface Beside {
@@ -30,28 +30,6 @@ export interface ReadAmount {
 
 /** How far two units may be apart to be the same figure, rounded as makers round. */
 const AGREES = 0.012
-
-const MM: Partial<Record<ReadUnit, number>> = { mm: 1, cm: 10, m: 1000, in: 25.4, ft: 304.8 }
-const SIZE: Readonly<Record<ReadUnit, number>> = {
-  mm: 1,
-  cm: 10,
-  m: 1000,
-  in: 25.4,
-  ft: 304.8,
-  kg: 1,
-  g: 0.001,
-  lb: 0.45359237,
-  Nm: 1,
-  'ft-lb': 1.3558179483314,
-  'in-lb': 0.1129848290276167,
-  'km/h': 1,
-  mph: 1.609344,
-  l: 1,
-  km: 1,
-}
-
-/** A value in the first unit of its dimension: mm, kg, N·m, km/h. */
-export const inFirstUnit = (value: number, unit: ReadUnit): number => value * SIZE[unit]
 
 const MARK = /([¹²³⁴⁵])|(\d)\)|(\*+)/y
 /** A number that is glued to letters is a name: XB75, QF100, 4x. */
@@ -181,7 +159,9 @@ const shared = (left: ReadAmount, right: ReadAmount): Pick<ReadAmount, 'unit' | 
 const inOneUnit = (left: ReadAmount, right: ReadAmount): readonly [number, number] => {
   const [a, b] = [left.values[0] ?? 0, right.values[0] ?? 0]
   const scale =
-    left.unit && right.unit && left.unit !== right.unit ? (MM[left.unit] ?? 1) / (MM[right.unit] ?? 1) : 1
+    left.unit && right.unit && left.unit !== right.unit
+      ? inFirstUnit(1, left.unit) / inFirstUnit(1, right.unit)
+      : 1
   return [a * scale, b]
 }
 

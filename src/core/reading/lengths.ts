@@ -1,9 +1,10 @@
-import { type ReadAmount, inFirstUnit } from './amounts'
+import type { ReadAmount } from './amounts'
 import type { Meaning } from './claim'
 import type { Surroundings } from './layout'
 import type { Whole } from './masses'
 import { AT_LEAST, NOT_OF_THE_RACK } from './said'
 import { type Subject, subjectAround, withoutCounted } from './subject'
+import { inFirstUnit } from './unit-words'
 
 const NOT_A_SIZE =
   /\b(?:socket|drive|hex|allen|keys?|wrench|spanner|drill|cut|strip|engagement|hook|straps?|cable|lead|wheels?|mattress|thick(?:ness)? of|rails? \d|walking|carpet|page|\d turns?|turns? more)\b/i

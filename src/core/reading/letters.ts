@@ -1,3 +1,5 @@
+import { VULGAR_FRACTIONS } from '../units/parse'
+
 /** A text in plain letters, each of which knows its place in the original. */
 export interface Letters {
   readonly plain: string
@@ -9,17 +11,7 @@ export interface Letters {
 
 export type Span = readonly [start: number, end: number]
 
-const FRACTIONS: Readonly<Record<string, string>> = {
-  '½': '1/2',
-  '¼': '1/4',
-  '¾': '3/4',
-  '⅛': '1/8',
-  '⅜': '3/8',
-  '⅝': '5/8',
-  '⅞': '7/8',
-  '⅓': '1/3',
-  '⅔': '2/3',
-}
+const FRACTIONS: Readonly<Record<string, string>> = { ...VULGAR_FRACTIONS, '⅓': '1/3', '⅔': '2/3' }
 
 /** What a letter is made of. */
 const PLAIN: Readonly<Record<string, string>> = {

@@ -1,4 +1,4 @@
-import { type ReadAmount, amountsIn, inFirstUnit } from './amounts'
+import { amountsIn, type ReadAmount } from './amounts'
 import type { Claim, Meaning } from './claim'
 import { distanceMeanings, speedMeanings, torqueMeanings, volumeMeanings } from './joints'
 import { type Surroundings, withSurroundings, type Placed } from './layout'
@@ -7,6 +7,7 @@ import { type Letters, originalSpan, plainLetters } from './letters'
 import { kindIn, massMeaning, type Whole } from './masses'
 import { countsIn, HEDGED, OF_OTHERS } from './said'
 import { type Subject, subjectOf } from './subject'
+import { inFirstUnit } from './unit-words'
 import { unwrapped } from './unwrap'
 import { wordClaims } from './words'
 

@@ -1,8 +1,32 @@
+import { STANDARD_GRAVITY, unitOf } from '../units/dimension'
+
 /** Units as a reader gives them back; the others are turned into one of these. */
 export type ReadUnit =
   'mm' | 'cm' | 'm' | 'in' | 'ft' | 'kg' | 'g' | 'lb' | 'Nm' | 'ft-lb' | 'in-lb' | 'km/h' | 'mph' | 'l' | 'km'
 
 export type UnitDimension = 'length' | 'mass' | 'torque' | 'speed' | 'volume' | 'distance'
+
+/** How many of the core’s unit one of each is: mm, kg, N·m, km/h, litres; kilometres stay kilometres. */
+const FACTOR: Readonly<Record<ReadUnit, number>> = {
+  mm: 1,
+  cm: unitOf('length', 'cm').factor,
+  m: unitOf('length', 'm').factor,
+  in: unitOf('length', 'in').factor,
+  ft: unitOf('length', 'ft').factor,
+  kg: 1,
+  g: unitOf('mass', 'g').factor,
+  lb: unitOf('mass', 'lb').factor,
+  Nm: 1,
+  'ft-lb': unitOf('torque', 'lbf·ft').factor,
+  'in-lb': unitOf('torque', 'lbf·in').factor,
+  'km/h': 1,
+  mph: unitOf('speed', 'mph').factor,
+  l: 1,
+  km: 1,
+}
+
+/** A value in the core’s unit of its dimension. */
+export const inFirstUnit = (value: number, unit: ReadUnit): number => value * FACTOR[unit]
 
 interface UnitWord {
   readonly words: string
@@ -12,8 +36,6 @@ interface UnitWord {
   readonly size: number
 }
 
-/** Newton metres in a kilogram-force metre: standard gravity, 9.806 65 m/s² (ISO 80000-3). */
-const KGF_M = 9.80665
 const OUNCES_IN_POUND = 16
 
 /** Every spelling that people use, longest first where one begins another. */
@@ -22,7 +44,7 @@ const UNIT_WORDS: readonly UnitWord[] = [
     words: String.raw`kgf?[ .*-]?m(?![A-Za-z])|kp ?m(?![A-Za-z])`,
     unit: 'Nm',
     dimension: 'torque',
-    size: KGF_M,
+    size: STANDARD_GRAVITY,
   },
   {
     words: String.raw`n[ .*-]?m(?![A-Za-z])|newton[ -]?met(?:er|re)s?(?![A-Za-z])`,

@@ -4,7 +4,8 @@ type Parsed =
   | { readonly ok: true; readonly value: number; readonly typed: string }
   | { readonly ok: false; readonly reason: string }
 
-const VULGAR: Readonly<Record<string, string>> = {
+/** Fractions that are one letter. */
+export const VULGAR_FRACTIONS: Readonly<Record<string, string>> = {
   '½': '1/2',
   '¼': '1/4',
   '¾': '3/4',
@@ -106,7 +107,7 @@ export function parseQuantity(
   const text = unsigned.replace(
     /(\d)?\s*([½¼¾⅛⅜⅝⅞])/g,
     (_, digit: string | undefined, glyph: string) =>
-      `${digit === undefined ? '' : `${digit} `}${VULGAR[glyph] ?? ''}`,
+      `${digit === undefined ? '' : `${digit} `}${VULGAR_FRACTIONS[glyph] ?? ''}`,
   )
   const dotted = DOTTED.exec(text)
   if (dotted && (dimension === 'length' || dimension === 'mass')) {

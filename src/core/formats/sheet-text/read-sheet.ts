@@ -1,8 +1,8 @@
 import type { PartRole } from '../../kinds/part-role'
-import { inFirstUnit } from '../../reading/amounts'
 import type { Claim } from '../../reading/claim'
 import { readText } from '../../reading/read'
 import type { Subject } from '../../reading/subject'
+import { inFirstUnit } from '../../reading/unit-words'
 import type { ReadingOf, SheetReading } from './reading'
 
 /** What a pasted text was read to say, and where two units of one figure do not agree. */
