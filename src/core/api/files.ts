@@ -17,6 +17,7 @@ export {
   staysUnasked,
 } from '../formats/restoring'
 export { bayReport, bayReportSchema } from '../formats/bay-report'
+export { pageLines, type PageWord } from '../formats/sheet-text/page-lines'
 export { readSheet } from '../formats/sheet-text/read-sheet'
 export {
   withAnswers,

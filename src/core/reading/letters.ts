@@ -25,6 +25,8 @@ const PLAIN: Readonly<Record<string, string>> = {
   '\u2060': '',
   '\ufeff': '',
   '\r': '',
+  // Between two pages.
+  '\f': '\n',
   '\u2010': '-',
   '\u2011': '-',
   '\u2012': '-',
@@ -68,7 +70,7 @@ function withTabs(plain: string): string {
 }
 
 /** Letters that are not plain already; a line feed and a tab are. */
-const NOT_PLAIN = /[\r\u0080-\uffff]/g
+const NOT_PLAIN = /[\r\f\u0080-\uffff]/g
 
 /** A text with its ligatures, spaces, hyphens, primes, fractions and signs made plain. */
 export function plainLetters(text: string): Letters {

@@ -14,10 +14,10 @@ import { Alert } from '@/ui/kit/alert'
 import { Button } from '@/ui/kit/button'
 import { Choice } from '@/ui/kit/choice'
 import { Note } from '@/ui/kit/field-note'
-import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { Modal } from '@/ui/kit/modal'
 import { PhraseLine } from '@/ui/figures/quantity'
 import type { Pasted } from './pasted'
+import { TextSource } from './text/text-source'
 import { figuresOf, keyOf, ReadFigures } from './read-figures'
 
 /** Reading a longer text would hold up the page. */
@@ -54,22 +54,15 @@ export function PasteDialog({
   const asked = figures.filter(({ open }) => open.length > 0).length
   return (
     <Modal title="Paste a sheet" onClose={onClose} wide>
-      <label className="block">
-        <span className={CONTROL_CLASS.label}>
-          The text of a maker’s sheet, a label, a manual’s page or a message
-        </span>
-        <textarea
-          className={`${CONTROL_CLASS.input} h-auto min-h-32 w-full py-2`}
-          value={text}
-          onChange={(event) => {
-            setText(event.currentTarget.value)
-            // An answer was given to words that may be others now.
-            setAnswers({})
-            setLeft(new Set())
-          }}
-          data-first-focus
-        />
-      </label>
+      <TextSource
+        text={text}
+        onText={(next) => {
+          setText(next)
+          // An answer was given to words that may be others now.
+          setAnswers({})
+          setLeft(new Set())
+        }}
+      />
       <div className="mt-2 flex flex-wrap gap-3">
         <Choice<Source['kind']>
           className="w-56"
