@@ -83,6 +83,7 @@ export { barLengthOffers, type BarLengthOffer } from '../placing/bar-length-offe
 export { bestRack } from '../placing/best-rack'
 export { compatible, type Compatible } from '../placing/compatible'
 export type { PointerPlace } from '../placing/places'
+export { puttingOn } from '../placing/put-on'
 export { trialThing } from '../placing/trial'
 export { type Answer, answered } from '../remedies/answered'
 export { assessWithFixes, type AssessmentWithFixes } from '../remedies/assess-with-fixes'

@@ -18,7 +18,17 @@ export {
 } from '../formats/restoring'
 export { bayReport, bayReportSchema } from '../formats/bay-report'
 export { pageLines, type PageWord } from '../formats/sheet-text/page-lines'
-export { readSheet } from '../formats/sheet-text/read-sheet'
+export {
+  choicesOfText,
+  draftOf,
+  type DraftPlace,
+  type JobChoices,
+  type JobDraft,
+  jobFromText,
+  type KnownAs,
+  placeInDraft,
+} from '../formats/sheet-text/job-from-text'
+export { NOTHING_READ, readSheet, type SheetRead } from '../formats/sheet-text/read-sheet'
 export {
   withAnswers,
   type Answers,

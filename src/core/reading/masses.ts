@@ -15,6 +15,7 @@ import {
   stateIn,
 } from './said'
 import { type Subject, subjectAround, withoutCounted } from './subject'
+import { standsAtThing } from './things'
 
 const LIMIT =
   /\b(?:max(?:imum)?|permissible|permitted|allowed|allowable|may carry|could carry|carr(?:y|ies)|rat(?:ed|ings?)|capacity|limit(?:ed)?s?|not? more than|exceed|load(?:s|ing)?|load ?bearing|up to|payload|takes|holds?|dynamic|static|traglast|zul|zuladung|carga|charge)\b/i
@@ -257,7 +258,9 @@ export function massMeaning(
   const per = perIn(around.after) ?? perIn(row)
   const isOfPart = per !== undefined && (subjectNear ?? whole.subject) !== undefined && !whole.isLetter
   const isThing = THING.test(around.before) || /\d ?x ?\d/i.test(around.sentence)
-  return underWeights || isOfPart || isThing ? massOf(around, subject, whole) : undefined
+  if (underWeights || isOfPart || isThing) return massOf(around, subject, whole)
+  // Who writes of his things says what they weigh.
+  return whole.isLetter && standsAtThing(around) ? massOf(around, 'gear', whole) : undefined
 }
 
 function massOf(around: Surroundings, subject: Subject | undefined, whole: Whole): Meaning {

@@ -3,11 +3,12 @@ import type { Claim, Meaning } from './claim'
 import { distanceMeanings, speedMeanings, torqueMeanings, volumeMeanings } from './joints'
 import { type Surroundings, withSurroundings, type Placed } from './layout'
 import { lengthMeanings } from './lengths'
-import { type Letters, originalSpan, plainLetters } from './letters'
+import { type Letters, originalSpan, plainLetters, type Span } from './letters'
 import { kindIn, massMeaning, type Whole } from './masses'
 import { countsIn, HEDGED, OF_OTHERS } from './said'
 import { type Subject, subjectOf } from './subject'
-import { inFirstUnit } from './unit-words'
+import { type NamedThing, thingAround, thingsNamed } from './things'
+import { inFirstUnit, type ReadUnit, type UnitDimension } from './unit-words'
 import { unwrapped } from './unwrap'
 import { wordClaims } from './words'
 
@@ -84,8 +85,10 @@ function claimsOf({ one, meanings }: Read, upToKmH: number | undefined, letters:
     amount.beside?.agrees === false ||
     HEDGED.test(clause) ||
     HEDGED.test(around.before)
+  const thing = meanings.some(({ what }) => what.startsWith('gear.')) ? thingAround(around) : undefined
   return meanings.map(({ which = 0, sure = true, ...meaning }) => ({
     ...meaning,
+    ...(thing && { thing }),
     value: amount.values[which] ?? Number.NaN,
     unit,
     at: originalSpan(letters, amount.start, amount.end),
@@ -129,8 +132,30 @@ function withConflictsAsked(claims: readonly Claim[]): Claim[] {
 }
 const MUST_AGREE = /\.(?:rating|capacity)$|^vehicle\.(?:length|width|height|wheelbase|mass)/
 
+/** An amount of a text with its place, whatever it may mean. */
+export interface TextAmount {
+  readonly at: Span
+  readonly values: readonly number[]
+  readonly unit: ReadUnit
+  readonly dimension: UnitDimension
+}
+
+/** A text as it was read. */
+export interface ReadText {
+  readonly claims: readonly Claim[]
+  /** All its amounts that have a unit, those that mean nothing here among them. */
+  readonly amounts: readonly TextAmount[]
+  /** A letter or a message: what it says is told. */
+  readonly isLetter: boolean
+  /** What it names that goes on a rack. */
+  readonly things: readonly NamedThing[]
+}
+
 /** What a text says, in the order of its places: figures and words, each with where it stands. What it does not say of a figure is left open. `about` is what a text is of that names no thing of its own. */
-export function readText(text: string, about?: Subject): Claim[] {
+export const readText = (text: string, about?: Subject): readonly Claim[] => readWhole(text, about).claims
+
+/** A text with its claims, its amounts and what it names. */
+export function readWhole(text: string, about?: Subject): ReadText {
   const letters = unwrapped(plainLetters(text))
   const { plain } = letters
   const whole = wholeOf(plain, about)
@@ -171,5 +196,12 @@ export function readText(text: string, about?: Subject): Claim[] {
     claims.push(...claimsOf(read, upTo, letters))
     if (meanings.length > 0) previous = read
   }
-  return [...withConflictsAsked(claims), ...wordClaims(letters)].toSorted((a, b) => a.at[0] - b.at[0])
+  return {
+    claims: [...withConflictsAsked(claims), ...wordClaims(letters)].toSorted((a, b) => a.at[0] - b.at[0]),
+    amounts: all.flatMap(({ amount: { start, end, values, unit, dimension } }) =>
+      unit && dimension ? [{ at: originalSpan(letters, start, end), values, unit, dimension }] : [],
+    ),
+    isLetter: whole.isLetter,
+    things: thingsNamed(plain),
+  }
 }

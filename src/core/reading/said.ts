@@ -28,7 +28,7 @@ const EACH =
   /\beach\b(?! (?:limit|figure|value|of the (?:limits|figures)))|\bapiece\b|\bper (?:bar|foot|leg|plate|panel|bike|bicycle|point|hook|bolt|cradle|bracket|side|piece|carrier)\b|\/ ?(?:bar|foot|leg|plate|panel|bike|side)\b/i
 const PAIR = /\b(?:per|the|a|of the|for the|for each) pair\b|\/ ?pair\b|\bpair of\b|\bper two\b/i
 const SET =
-  /\b(?:per|whole|complete|entire|for the|full) (?:set|kit)\b|\bset of (?:\d|two|three|four|six)\b|\ball (?:four|three|six) together\b|\b(?:the )?(?:two|three|four|six) together\b|^both$|^\s*(?:all )?together\b|\bin total\b|\baltogether\b/i
+  /\b(?:per|whole|complete|entire|for the|full) (?:set|kit)\b|\bset of (?:\d|two|three|four|six)\b|\ball (?:four|three|six) together\b|\b(?:the )?(?:two|three|four|six) together\b|^both$|^\s*(?:all )?together\b|\ball together\b|\btogether (?:they )?weigh\b|\bin total\b|\baltogether\b/i
 
 /** How many of a thing a figure is for. */
 export function perIn(text: string): Said['per'] {

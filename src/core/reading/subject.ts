@@ -18,7 +18,7 @@ export type Subject =
 const WORDS: readonly (readonly [Subject, RegExp])[] = [
   [
     'gear',
-    /\b(?:roof|cargo|long|wide|short)? ?box(?:es)?\b|\b(?:roof )?tent\b|\bawning\b|\bbasket\b|\b(?:bike|bicycle|ski|kayak|boat|board) ?(?:carrier|tray|cradle|holder)s?\b|\bholder\b|\b(?:conduit|pipe) tube\b|\b(?:spare )?wheel\b(?! ?(?:nut|bolt|arch))|\bhooks?\b|\bbag\b|\bcradles?\b|\bcarrier\b|\btray\b|\bladder\b|\broller\b|\bkayak\b|\bboat\b|\bcanoe\b|\b(?:water|fuel|jerry|flat) cans?\b|\bu-bolt kit\b|\bkontainer\b/i,
+    /\b(?:roof|cargo|long|wide|short)? ?box(?:es)?\b|\b(?:roof )?tents?\b|\bawnings?\b|\bbasket\b|\b(?:bike|bicycle|ski|kayak|boat|board) ?(?:carrier|tray|cradle|holder)s?\b|\bholder\b|\b(?:conduit|pipe) tube\b|\b(?:spare )?wheel\b(?! ?(?:nut|bolt|arch))|\bhooks?\b|\bbag\b|\bcradles?\b|\bcarrier\b|\btray\b|\bladders?\b|\broller\b|\bkayaks?\b|\bboats?\b|\bcanoes?\b|\bsurfboards?\b|\bbags?\b|\b(?:water|fuel|jerry|flat) cans?\b|\bu-bolt kit\b|\bkontainer\b/i,
   ],
   ['kit', /\bfit(?:ting)? kit\b/i],
   ['panel', /\b(?:side )?panels?\b/i],

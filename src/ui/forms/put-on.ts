@@ -3,12 +3,12 @@ import {
   bestRack,
   compatible,
   type Compatible,
-  firstPlace,
   placedWords,
   type PointerPlace,
+  puttingOn,
   type Survey,
 } from '@/core/api/assess'
-import type { Gear, Placement, SingleCommand } from '@/core/api/plan'
+import type { Gear } from '@/core/api/plan'
 import { stockNow } from '@/ui/state/stock'
 import { planStore } from '@/ui/state/plan-store'
 
@@ -29,19 +29,11 @@ export function putOn(survey: Survey, gear: Gear, rackId: string, near?: Pointer
   const { run, pick, say } = planStore.getState()
   const id = `${gear.id}-${crypto.randomUUID().slice(0, 8)}`
   const entry = ownEntry(survey, gear)
-  const answer = placeFor(survey, gear, rackId, near)
-  const placement: Placement | undefined =
-    answer.kind === 'cannot'
-      ? near
-        ? undefined
-        : firstPlace(survey, entry, rackId, id)
-      : { ...answer.placement, id }
-  if (!placement) return
-  const mount: SingleCommand = { do: 'mount', gear: entry, placement }
-  const before = answer.kind === 'fitsIf' ? answer.commands : []
-  const taken = run(before.length > 0 ? { do: 'together', commands: [...before, mount] } : mount)
-  if (!taken) return
+  const put = puttingOn(survey, entry, rackId, stockNow().adapters, id, near)
+  if (!put) return
+  const [only, ...more] = put.commands
+  if (!only || !run(more.length > 0 ? { do: 'together', commands: [...put.commands] } : only)) return
   pick({ kind: 'thing', id })
-  const words = placedWords(survey, entry, placement, answer)
+  const words = placedWords(survey, entry, put.placement, put.answer)
   if (words) say(words)
 }

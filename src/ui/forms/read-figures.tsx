@@ -47,12 +47,14 @@ const PER_KEYS = [
   ['set', 'All together'],
 ] as const
 const DOUBT_KEYS = [['so', 'It is so']] as const
+const THING_KEYS = [['this', 'Of this one']] as const
 
 const ASKED: Readonly<
   Record<Question, { readonly words: string; readonly keys: readonly (readonly [string, string])[] }>
 > = {
   state: { words: 'The text does not say when this holds:', keys: STATE_KEYS },
   per: { words: 'The text does not say of how many this is:', keys: PER_KEYS },
+  thing: { words: 'The text says this of another thing:', keys: THING_KEYS },
   doubt: { words: 'The text is not sure, or says two things. Compare, or ask:', keys: DOUBT_KEYS },
 }
 

@@ -1,14 +1,39 @@
+import { ATTACHMENTS, type AttachmentKind } from '../../kinds/attachment'
+import { BODIES, type Body } from '../../kinds/body'
+import { GEAR_KINDS, type GearKind } from '../../kinds/gear-kind'
+import { kindsOf } from '../../kinds/kind'
 import type { PartRole } from '../../kinds/part-role'
 import type { Claim } from '../../reading/claim'
-import { readText } from '../../reading/read'
+import { readWhole, type TextAmount } from '../../reading/read'
 import type { Subject } from '../../reading/subject'
 import { inFirstUnit } from '../../reading/unit-words'
 import type { ReadingOf, SheetReading } from './reading'
+
+/** What a text names beside its figures: how the car is built, what holds a rack on it, what goes on it. */
+interface Named {
+  readonly body?: Body
+  readonly attachment?: AttachmentKind
+  readonly things: readonly { readonly kind: GearKind; readonly count: number }[]
+}
 
 /** What a pasted text was read to say, and where two units of one figure do not agree. */
 export interface SheetRead {
   readonly readings: readonly SheetReading[]
   readonly disagrees: readonly string[]
+  /** Every amount of the text with a unit, in its order: what no reading stands at was left. */
+  readonly amounts: readonly TextAmount[]
+  /** A letter or a message: what it says is told, whoever wrote it. */
+  readonly isLetter: boolean
+  readonly named: Named
+}
+
+/** What nothing was read in. */
+export const NOTHING_READ: SheetRead = {
+  readings: [],
+  disagrees: [],
+  amounts: [],
+  isLetter: false,
+  named: { things: [] },
 }
 
 /** What a text is of that names no thing of its own: the open sheet’s. */
@@ -59,7 +84,7 @@ function limitOf(
   claim: Claim,
   of: ReadingOf,
   part: PartRole | undefined,
-): Omit<Extract<SheetReading, { what: 'limit' }>, 'words' | 'at' | 'doubtful'> {
+): Omit<Extract<SheetReading, { what: 'limit' }>, 'words' | 'at' | 'to' | 'doubtful'> {
   const { state, per, counts, for: gearKind, upToKmH } = claim
   return {
     what: 'limit',
@@ -74,7 +99,7 @@ function limitOf(
   }
 }
 
-type Bare<T> = T extends unknown ? Omit<T, 'words' | 'at' | 'doubtful'> : never
+type Bare<T> = T extends unknown ? Omit<T, 'words' | 'at' | 'to' | 'doubtful'> : never
 
 /** The reading of a claim; nothing where a sheet has no place for it. */
 function readingOf(claim: Claim, claims: readonly Claim[]): Bare<SheetReading> | undefined {
@@ -121,20 +146,73 @@ function readingOf(claim: Claim, claims: readonly Claim[]): Bare<SheetReading> |
   }
 }
 
+const oneOf = <K extends string>(record: Readonly<Record<K, unknown>>, word: unknown): K | undefined =>
+  kindsOf(record).find((kind) => kind === word)
+
+/** What a text says of the car in words. Two bodies that it names are a choice that it leaves open. */
+function namedIn(claims: readonly Claim[]): Pick<Named, 'body' | 'attachment'> {
+  const said = (what: string) => {
+    const all = new Set(claims.filter((claim) => claim.what === what && claim.sure).map(({ value }) => value))
+    const [only] = all
+    return all.size === 1 ? only : undefined
+  }
+  const body = oneOf(BODIES, said('vehicle.body'))
+  const attachment = oneOf(ATTACHMENTS, said('vehicle.attachment'))
+  return { ...(body && { body }), ...(attachment && { attachment }) }
+}
+
+/** The page on which a place of a text stands: by its form feeds, else by the page that is named last before it, else first after it. */
+function pagesOf(text: string, claims: readonly Claim[]): (at: number) => string | undefined {
+  const ends = [...text.matchAll(/\f/g)].map(({ index }) => index)
+  if (ends.length > 0) return (at) => String(ends.filter((end) => end < at).length + 1)
+  const named = claims.filter(({ what }) => what === 'source.page')
+  return (at) => {
+    const page = named.findLast((claim) => claim.at[0] <= at) ?? named[0]
+    return page === undefined ? undefined : String(page.value)
+  }
+}
+
 /**
  * Reads a maker’s sheet, a label, a manual’s page or a message into what the app’s sheets have places for. `of` is what
  * the open sheet is of: a text that names no thing of its own is taken to be of that. What the text does not say, and
  * what it only supposes, is left for a person to answer.
  */
-export function readSheet(text: string, of: ReadingOf): SheetRead {
-  const claims = readText(text, ABOUT[of])
+export function readSheet(text: string, of?: ReadingOf): SheetRead {
+  const { claims, amounts, isLetter, things } = readWhole(text, of && ABOUT[of])
   const disagrees = claims.filter((claim) => claim.disagrees).map(({ at }) => text.slice(...at))
+  const pageOf = pagesOf(text, claims)
+  const isOfSeveral = new Set(claims.flatMap(({ thing }) => thing ?? [])).size > 1
   const readings = claims
     .filter((claim) => !claim.disagrees)
     .flatMap((claim): SheetReading[] => {
       const reading = readingOf(claim, claims)
-      const read = { words: wordsRound(text, claim.at), at: claim.at[0], doubtful: !claim.sure }
-      return reading ? [{ ...reading, ...read }] : []
+      if (!reading) return []
+      const [at, to] = claim.at
+      const page = pageOf(at)
+      const thing = isOfSeveral ? oneOf(GEAR_KINDS, claim.thing) : undefined
+      return [
+        {
+          ...reading,
+          words: wordsRound(text, claim.at),
+          at,
+          to,
+          doubtful: !claim.sure,
+          ...(page !== undefined && { page }),
+          ...(thing && { thing }),
+        },
+      ]
     })
-  return { readings, disagrees: [...new Set(disagrees)] }
+  return {
+    readings,
+    disagrees: [...new Set(disagrees)],
+    amounts,
+    isLetter,
+    named: {
+      ...namedIn(claims),
+      things: things.flatMap(({ thing, count }) => {
+        const kind = oneOf(GEAR_KINDS, thing)
+        return kind ? [{ kind, count }] : []
+      }),
+    },
+  }
 }

@@ -1,3 +1,4 @@
+import type { GearKind } from '../../kinds/gear-kind'
 import type { PartRole } from '../../kinds/part-role'
 import type { State } from '../../units/scalars'
 
@@ -7,8 +8,13 @@ export type ReadingOf = 'vehicle' | 'rack' | 'gear'
 interface Read {
   /** The stretch of the text it was read from, with the line round it. */
   readonly words: string
-  /** Where its figure begins in the text. */
+  /** Where its figure begins in the text, and where it ends. */
   readonly at: number
+  readonly to: number
+  /** The page it stands on, where the text has pages or names one. */
+  readonly page?: string
+  /** Of gear, where the text names several things: which of them it is said of. */
+  readonly thing?: GearKind
   /** Somebody supposes it, or it can be read two ways: a person says first that it is so. */
   readonly doubtful: boolean
 }
@@ -49,19 +55,22 @@ export type SheetReading =
   | (Read & { readonly what: 'page'; readonly page: string })
   | (Read & { readonly what: 'day'; readonly on: string })
 
-/** What a text leaves open that a sheet needs: in which state, of one or of all, and whether it is so. */
-export type Question = 'state' | 'per' | 'doubt'
+/** What a text leaves open that a sheet needs: in which state, of one or of all, whether it is so, and whether it is of this thing. */
+export type Question = 'state' | 'per' | 'doubt' | 'thing'
 
 /** A person’s answers to what a text leaves open. */
 export interface Answers {
   readonly state?: State
   readonly per?: 'set' | 'each'
   readonly doubt?: 'so'
+  readonly thing?: 'this'
 }
 
 /** A reading with what a person answered in its open places. */
-export function withAnswers(reading: SheetReading, { state, per, doubt }: Answers): SheetReading {
-  const sure = doubt === 'so' ? { ...reading, doubtful: false } : reading
+export function withAnswers(reading: SheetReading, { state, per, doubt, thing }: Answers): SheetReading {
+  const { thing: said, ...rest } = reading
+  const ofThis: SheetReading = thing === 'this' ? rest : { ...rest, ...(said && { thing: said }) }
+  const sure = doubt === 'so' ? { ...ofThis, doubtful: false } : ofThis
   if (sure.what === 'limit') return { ...sure, ...(state && { state }), ...(per && { per }) }
   return sure.what === 'weight' && per ? { ...sure, per } : sure
 }

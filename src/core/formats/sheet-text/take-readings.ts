@@ -45,10 +45,12 @@ export function vehicleAsks(reading: SheetReading): Asks {
 }
 
 /** On gear's: what it holds only where it is a carrier with figures of its own. */
-export function gearAsks({ carries }: Gear, reading: SheetReading): Asks {
+export function gearAsks({ kind, carries }: Gear, reading: SheetReading): Asks {
   if (!('of' in reading) || reading.of !== 'gear') return undefined
-  if (reading.what !== 'limit') return doubtOf(reading)
-  return carries?.rated.by === 'own' && hasKind(reading) ? limitAsks(reading, true) : undefined
+  const ofOther: readonly Question[] = reading.thing === undefined || reading.thing === kind ? [] : ['thing']
+  if (reading.what !== 'limit') return [...ofOther, ...doubtOf(reading)]
+  if (carries?.rated.by !== 'own' || !hasKind(reading)) return undefined
+  return [...ofOther, ...limitAsks(reading, true)]
 }
 
 /** The weight of one of a part: what the text says of all is shared among them; of a pair only where there are two. */
@@ -77,13 +79,12 @@ const FIELD = { length: 'lengthMm', width: 'widthMm', height: 'heightMm' } as co
 const MOST_WORDS = 200
 const MOST_BY = 80
 
-function sourceOf(from: Source['kind'], all: readonly SheetReading[], words: string): Source {
-  const page = all.find((each) => each.what === 'page')
+function sourceOf(from: Source['kind'], all: readonly SheetReading[], { words, page }: SheetReading): Source {
   const day = all.find((each) => each.what === 'day')
   return {
     kind: from,
     text: words.slice(0, MOST_WORDS),
-    ...(page?.what === 'page' && { page: page.page }),
+    ...(page !== undefined && { page }),
     ...(day?.what === 'day' && { on: day.on }),
   }
 }
@@ -123,7 +124,7 @@ function ratingsWith(
       ...(counts && { counts }),
       ...(gearKind && { gearKind }),
       ...(upToKmH !== undefined && { upToKmH }),
-      source: sourceOf(from, all, each.words),
+      source: sourceOf(from, all, each),
     })
   }
   return now
@@ -193,7 +194,12 @@ export function gearWith(
   return {
     ...sized(gear, taken, from),
     ...(weight?.what === 'weight' && {
-      mass: { ...mass, kg: weight.kg, basis: PROVENANCES[from].basis, by: weight.words.slice(0, MOST_BY) },
+      mass: {
+        ...mass,
+        kg: weight.per === 'pair' ? weight.kg / 2 : weight.kg,
+        basis: PROVENANCES[from].basis,
+        by: weight.words.slice(0, MOST_BY),
+      },
     }),
     ...(spread?.what === 'spread' && {
       fit: { ...gear.fit, spreadMm: { fromMm: spread.fromMm, toMm: spread.toMm } },
@@ -233,7 +239,7 @@ export function partWith(
           {
             ...joint,
             torqueNm: { from: torque.fromNm, to: torque.toNm },
-            torqueFrom: sourceOf(from, all, torque.words),
+            torqueFrom: sourceOf(from, all, torque),
           },
           ...joints,
         ],

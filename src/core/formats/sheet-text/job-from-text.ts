@@ -1,0 +1,200 @@
+import { type AttachmentKind, ATTACHMENTS, USUAL_ATTACHMENT } from '../../kinds/attachment'
+import { BODIES, type Body } from '../../kinds/body'
+import { GEAR_KINDS, type GearKind } from '../../kinds/gear-kind'
+import type { RackKind } from '../../kinds/rack-kind'
+import { bestRack } from '../../placing/best-rack'
+import { puttingOn } from '../../placing/put-on'
+import { apply } from '../../plan/commands/apply'
+import type { Gear } from '../../plan/schema/gear'
+import type { HouseRules } from '../../plan/schema/house'
+import type { Adapter } from '../../plan/schema/placement'
+import type { Plan } from '../../plan/schema/plan'
+import type { Rack } from '../../plan/schema/rack'
+import type { Source } from '../../plan/schema/rating'
+import type { Vehicle } from '../../plan/schema/vehicle'
+import { newPlan } from '../../plan/starting/new-plan'
+import { roomOn, startingGear } from '../../plan/starting/starting-gear'
+import { assess } from '../../review/assess'
+import { startingAttachment } from '../../survey/frame/body/starting-attachment'
+import { startingVehicle } from '../../survey/frame/body/starting-vehicle'
+import { startingRack } from '../../survey/frame/starting-rack'
+import type { SheetRead } from './read-sheet'
+import type { SheetReading } from './reading'
+import { type Asks, gearAsks, gearWith, partAsks, partWith, vehicleAsks, vehicleWith } from './take-readings'
+
+/** Of what a job is made that is begun with a text: as the text names it, or as a person chose. */
+export interface JobChoices {
+  readonly body: Body
+  readonly attachment: AttachmentKind
+  /** No rack where the text is of none yet. */
+  readonly rack: RackKind | 'none'
+  readonly things: readonly { readonly kind: GearKind; readonly count: number }[]
+}
+
+/** What a text names of a job; where it names nothing, what is usual. */
+export function choicesOfText({ named, isLetter, readings }: SheetRead): JobChoices {
+  const attachment = named.attachment ?? USUAL_ATTACHMENT
+  const isOfGear = readings.some((reading) => 'of' in reading && reading.of === 'gear')
+  return {
+    body: named.body ?? 'estate',
+    attachment,
+    rack: ATTACHMENTS[attachment].racks[0] ?? 'none',
+    // A maker’s list of what may go on a rack is no list of what does.
+    things: isLetter || isOfGear ? named.things : [],
+  }
+}
+
+/** The sheets that a job is begun with: starting values but for what a text says. */
+export interface JobDraft {
+  readonly vehicle: Vehicle
+  readonly rack?: Rack
+  readonly gear: readonly { readonly sheet: Gear; readonly count: number }[]
+}
+
+const named = (kind: string): string => `${kind.charAt(0).toUpperCase()}${kind.slice(1)}`
+
+/** The sheets of a job as its choices begin them: every size a starting value, no weight of gear, no limit. `id` is of the job. */
+export function draftOf({ body, attachment, rack, things }: JobChoices, id: string): JobDraft {
+  const held = startingAttachment(attachment, body, `${id}-attachment`)
+  const vehicle: Vehicle = {
+    ...startingVehicle(body, `${id}-vehicle`),
+    name: BODIES[body].label,
+    attachments: [held],
+  }
+  const on = rack === 'none' ? undefined : startingRack(vehicle, held, rack, `${id}-rack`)
+  const room = on && on.kind !== 'ladder' ? roomOn(on) : undefined
+  return {
+    vehicle,
+    ...(on && { rack: on }),
+    gear: things.map(({ kind, count }) => {
+      const start = startingGear(kind, `${id}-${kind}`, room)
+      return { sheet: { ...start, name: named(kind), mass: { kg: 0, basis: 'unknown' } }, count }
+    }),
+  }
+}
+
+/** The sheet of a draft on which a reading belongs, with what is still asked of it. */
+export type DraftPlace =
+  | { readonly on: 'vehicle'; readonly asks: NonNullable<Asks> }
+  | { readonly on: 'rack'; readonly partId: string; readonly asks: NonNullable<Asks> }
+  | { readonly on: 'gear'; readonly gearId: string; readonly asks: NonNullable<Asks> }
+
+/** A limit of a rack as a whole is one of what carries: its bars or its deck together. */
+const ofWhole = (reading: SheetReading): SheetReading =>
+  reading.what === 'limit' && reading.part === undefined ? { ...reading, per: reading.per ?? 'set' } : reading
+
+function onPart({ rack }: JobDraft, reading: SheetReading): DraftPlace | undefined {
+  // What a rack weighs as a whole is no part’s weight.
+  if (reading.what === 'weight' && reading.part === undefined) return undefined
+  for (const part of rack?.parts ?? []) {
+    const asks = partAsks(part, ofWhole(reading))
+    if (asks) return { on: 'rack', partId: part.id, asks }
+  }
+  return undefined
+}
+
+/** Where a reading belongs in a job’s draft; nothing where none of its sheets has a place for it. */
+export function placeInDraft(draft: JobDraft, reading: SheetReading): DraftPlace | undefined {
+  const onVehicle = vehicleAsks(reading)
+  if (onVehicle) return { on: 'vehicle', asks: onVehicle }
+  const onRack = onPart(draft, reading)
+  if (onRack) return onRack
+  const { gear } = draft
+  const of = gear.find(({ sheet }) => sheet.kind === reading.thing) ?? gear[0]
+  const asks = of && gearAsks(of.sheet, shared(reading, of.count))
+  return asks && { on: 'gear', gearId: of.sheet.id, asks }
+}
+
+/** How the figures of each sheet are known. */
+export type KnownAs = Readonly<Record<DraftPlace['on'], Source['kind']>>
+
+/** The weight of all of a thing is shared among them. */
+const shared = (reading: SheetReading, count: number): SheetReading =>
+  reading.what === 'weight' && reading.per === 'set' && count > 1
+    ? { ...reading, kg: reading.kg / count, per: 'each' }
+    : reading
+
+/** A draft with what was taken of a text. */
+function draftWith(
+  draft: JobDraft,
+  taken: readonly SheetReading[],
+  all: readonly SheetReading[],
+  known: KnownAs,
+): JobDraft {
+  const on = (place: (found: DraftPlace) => boolean) =>
+    taken.filter((reading) => {
+      const found = placeInDraft(draft, reading)
+      return found !== undefined && found.asks.length === 0 && place(found)
+    })
+  const { rack } = draft
+  return {
+    vehicle: vehicleWith(
+      draft.vehicle,
+      on((each) => each.on === 'vehicle'),
+      all,
+      known.vehicle,
+    ),
+    ...(rack && {
+      rack: {
+        ...rack,
+        parts: rack.parts.map((part) =>
+          partWith(
+            part,
+            on((each) => each.on === 'rack' && each.partId === part.id).map(ofWhole),
+            all,
+            known.rack,
+          ),
+        ),
+      },
+    }),
+    gear: draft.gear.map(({ sheet, count }) => ({
+      sheet: gearWith(
+        sheet,
+        on((each) => each.on === 'gear' && each.gearId === sheet.id).map((reading) => shared(reading, count)),
+        all,
+        known.gear,
+      ),
+      count,
+    })),
+  }
+}
+
+/** Every thing of a draft on the rack, where it suits or to be seen; what its commands refuse stays off. */
+function withThings(plan: Plan, { gear }: JobDraft, adapters: readonly Adapter[]): Plan {
+  return gear.reduce<Plan>((now, { sheet, count }) => {
+    let next = now
+    for (let i = 1; i <= count; i += 1) {
+      const { survey } = assess(next)
+      const rackId = bestRack(survey, sheet, adapters)
+      const put =
+        rackId === undefined ? undefined : puttingOn(survey, sheet, rackId, adapters, `${sheet.id}-${i}`)
+      const done = put && apply(next, { do: 'together', commands: [...put.commands] })
+      if (done?.ok) next = done.plan
+    }
+    return next
+  }, plan)
+}
+
+/**
+ * A job from a text: vehicle, rack and gear as its choices begin them, with the readings that were taken, and the gear on
+ * the rack. What the text does not say stays a starting value or unknown, and the review asks for it.
+ */
+export function jobFromText(
+  start: { readonly id: string; readonly name: string; readonly rules?: HouseRules },
+  draft: JobDraft,
+  taken: readonly SheetReading[],
+  all: readonly SheetReading[],
+  known: KnownAs,
+  adapters: readonly Adapter[],
+): Plan {
+  const filled = draftWith(draft, taken, all, known)
+  const plan = newPlan({
+    id: start.id,
+    job: { name: start.name },
+    vehicle: filled.vehicle,
+    car: { id: `car-${start.id}` },
+    racks: filled.rack ? [filled.rack] : [],
+    ...(start.rules && { rules: start.rules }),
+  })
+  return withThings(plan, filled, adapters)
+}
