@@ -9,6 +9,7 @@ interface RouteTraits {
 export const ROUTES = {
   board: { path: '/', title: 'Board', shown: { board: {} } },
   start: { path: '/start', title: 'Start', shown: { 'start a job': { vehicle: 'estate' } } },
+  text: { path: '/text', title: 'Text', shown: { 'a job from a text': {} } },
   vehicle: { path: '/vehicle', title: 'Vehicle', shown: { 'vehicle form': {} } },
   racks: { path: '/racks', title: 'Racks', shown: { racks: { job: 'demo-boat-and-box' } } },
   rackForm: {

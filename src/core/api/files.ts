@@ -21,12 +21,11 @@ export { pageLines, type PageWord } from '../formats/sheet-text/page-lines'
 export {
   choicesOfText,
   draftOf,
-  type DraftPlace,
   type JobChoices,
-  type JobDraft,
   jobFromText,
-  type KnownAs,
   placeInDraft,
+  RACK_SHEET,
+  VEHICLE_SHEET,
 } from '../formats/sheet-text/job-from-text'
 export { NOTHING_READ, readSheet, type SheetRead } from '../formats/sheet-text/read-sheet'
 export {
@@ -40,12 +39,14 @@ export {
   type Asks,
   gearAsks,
   gearWith,
-  partAsks,
+  partFor,
   partWith,
   readingWords,
   vehicleAsks,
   vehicleWith,
 } from '../formats/sheet-text/take-readings'
+export { meaningsFor } from '../formats/sheet-text/said-by-hand'
+export type { TextAmount } from '../reading/read'
 export { calendarFile } from '../formats/calendar'
 export { jsonSchemas } from '../formats/json-schemas'
 export { eventText, logCsv, parseLogText, printLog, type ReadLog } from '../formats/log-file'

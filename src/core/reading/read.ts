@@ -74,6 +74,8 @@ interface Read {
   readonly meanings: readonly Meaning[]
 }
 
+const OF_GEAR = /^(?:gear|use\.speed)\./
+
 function claimsOf({ one, meanings }: Read, upToKmH: number | undefined, letters: Letters): Claim[] {
   const { amount, around } = one
   const { unit } = amount
@@ -85,7 +87,7 @@ function claimsOf({ one, meanings }: Read, upToKmH: number | undefined, letters:
     amount.beside?.agrees === false ||
     HEDGED.test(clause) ||
     HEDGED.test(around.before)
-  const thing = meanings.some(({ what }) => what.startsWith('gear.')) ? thingAround(around) : undefined
+  const thing = meanings.some(({ what }) => OF_GEAR.test(what)) ? thingAround(around) : undefined
   return meanings.map(({ which = 0, sure = true, ...meaning }) => ({
     ...meaning,
     ...(thing && { thing }),

@@ -43,7 +43,7 @@ const LOAD_ALONE = new RegExp(
   'i',
 )
 const EVERYTHING = new RegExp(
-  String.raw`\b(?:incl(?:\.|uding|usive of)?|with|counting|less|together with) (?:the )?(?:(?:weight|mass) of )?(?:the |all )?${RACK}|${RACK}(?:'s)?(?: (?:weight|mass))?(?: itself)?(?: is| are)? ?(?:included|counted|part of it)|\brack(?:'s own)? .{0,24}\b(?:is part of it|counts)\b|\bless the rack's own\b|\bcounted in\b|\btogether with the (?:rack|box|bars)\b|\bcontents and box together\b|\brack (?:weight )?included\b`,
+  String.raw`\brack incl(?:\.|uded)?(?!\w)|\b(?:incl(?:\.|uding|usive of)?|with|counting|less|together with) (?:the )?(?:(?:weight|mass) of )?(?:the |all )?${RACK}|${RACK}(?:'s)?(?: (?:weight|mass))?(?: itself)?(?: is| are)? ?(?:included|counted|part of it)|\brack(?:'s own)? .{0,24}\b(?:is part of it|counts)\b|\bless the rack's own\b|\bcounted in\b|\btogether with the (?:rack|box|bars)\b|\bcontents and box together\b|\brack (?:weight )?included\b`,
   'i',
 )
 /** “Contents” and “cargo” are what goes in: the carrier is not of them. */

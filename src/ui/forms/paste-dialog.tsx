@@ -1,157 +1,117 @@
 'use client'
 import { useState } from 'react'
-import { READ_FROM, type Source } from '@/core/api/plan'
-import {
-  type Answers,
-  type Asks,
-  readingWords,
-  readSheet,
-  type ReadingOf,
-  type SheetReading,
-} from '@/core/api/files'
-import { SOURCE_CHOICES } from '@/core/api/fields'
-import { Alert } from '@/ui/kit/alert'
+import type { ReadingOf, SheetReading } from '@/core/api/files'
+import type { Source } from '@/core/api/plan'
 import { Button } from '@/ui/kit/button'
 import { Choice } from '@/ui/kit/choice'
 import { Note } from '@/ui/kit/field-note'
 import { Modal } from '@/ui/kit/modal'
-import { PhraseLine } from '@/ui/figures/quantity'
 import type { Pasted } from './pasted'
-import { TextSource } from './text/text-source'
-import { figuresOf, keyOf, ReadFigures } from './read-figures'
+import type { Placed } from './text/figures'
+import { ReadFigures } from './text/read-figures'
+import { ComparedTick, SourceChoice } from './text/source-choice'
+import { TextView } from './text/text-view'
+import { useFigures } from './text/use-figures'
+import { useKeptText } from './text/use-kept-text'
+import { useReadText } from './text/use-read-text'
 
-/** Reading a longer text would hold up the page. */
-const MOST_LETTERS = 200_000
+type Pairs = readonly (readonly [id: string, name: string])[]
 
-/** A pasted text on top, what was read in it below, each beside its words, to take or to leave. */
+/** A text beside what was read in it for one sheet: each amount marked in its place, to take, to answer or to leave. */
 export function PasteDialog({
   sheetOf,
-  asks,
-  things,
+  textKey,
+  placeOn,
+  parts,
   onTake,
   onClose,
 }: {
   sheetOf: ReadingOf
-  asks: (thing: string, reading: SheetReading) => Asks
-  things: readonly (readonly [id: string, name: string])[]
+  /** Where the text is kept, so that other sheets of the same job find it. */
+  textKey: string
+  placeOn: (chosen: string, reading: SheetReading) => Placed
+  parts: Pairs
   onTake: (pasted: Pasted) => void
   onClose: () => void
 }) {
-  const [text, setText] = useState('')
+  const { ready, text, change } = useKeptText(textKey)
+  const now = useReadText(text, sheetOf)
   const [from, setFrom] = useState<Source['kind']>('sheet')
-  const [of, setOf] = useState(things[0]?.[0] ?? '')
-  const [left, setLeft] = useState<ReadonlySet<string>>(new Set())
-  const [answers, setAnswers] = useState<Readonly<Record<string, Answers>>>({})
-  const isTooLong = text.length > MOST_LETTERS
-  const { readings, disagrees } = readSheet(isTooLong ? '' : text, sheetOf)
-  const figures = figuresOf(readings, (reading) => asks(of, reading), answers)
-  const here = new Set(figures.map(({ key }) => key))
-  const beside = readings.filter(({ what }) => what === 'page' || what === 'day')
-  const elsewhere = readings.filter((reading) => !here.has(keyOf(reading)) && !beside.includes(reading))
-  const taken = figures.flatMap(({ key, reading, open }) =>
-    open.length === 0 && !left.has(key) ? [reading] : [],
-  )
-  const asked = figures.filter(({ open }) => open.length > 0).length
+  const [compared, setCompared] = useState(false)
+  const [chosen, setChosen] = useState(parts[0]?.[0] ?? '')
+  const place = (reading: SheetReading) => placeOn(chosen, reading)
+  const { isLetter, readings } = now.read
+  const all = useFigures(now.read, place)
+  const stands = isLetter ? 'told' : from
+  const titles: Pairs = parts.length > 0 ? parts : [[sheetOf, 'This sheet']]
+  const groups = titles.filter(([group]) => all.figures.some((figure) => figure.group === group))
+  const onText = (next: string) => {
+    change(next)
+    all.forget()
+    setCompared(false)
+  }
   return (
-    <Modal title="Paste a sheet" onClose={onClose} wide>
-      <TextSource
-        text={text}
-        onText={(next) => {
-          setText(next)
-          // An answer was given to words that may be others now.
-          setAnswers({})
-          setLeft(new Set())
-        }}
-      />
-      <div className="mt-2 flex flex-wrap gap-3">
-        <Choice<Source['kind']>
-          className="w-56"
-          label="It stands"
-          value={from}
-          options={SOURCE_CHOICES.filter(([how]) => READ_FROM.includes(how))}
-          onChange={setFrom}
-        />
-        {things.length > 0 && (
-          <Choice
-            className="w-56"
-            label="It is about"
-            value={of}
-            options={things}
-            onChange={(next) => {
-              setOf(next)
-              setAnswers({})
-              setLeft(new Set())
-            }}
-          />
-        )}
-      </div>
-      {isTooLong && (
-        <Alert variant="mind">
-          This text has more than {MOST_LETTERS.toLocaleString('en')} letters. Nothing of it is read: paste
-          the pages that speak of limits, sizes and torques.
-        </Alert>
+    <Modal title="Paste a sheet" onClose={onClose} wide="columns">
+      {ready && (
+        <div className="grid gap-4 lg:grid-cols-2">
+          <TextView text={text} now={now} figures={all} place={place} onText={onText} />
+          <div className="min-w-0">
+            <div className="flex flex-wrap items-end gap-3">
+              <SourceChoice isLetter={isLetter} from={from} onFrom={setFrom} />
+              {parts.length > 1 && (
+                <Choice
+                  className="w-56"
+                  label="What names no part is of"
+                  value={chosen}
+                  options={parts}
+                  onChange={(next) => {
+                    setChosen(next)
+                    all.forget()
+                  }}
+                />
+              )}
+            </div>
+            {groups.map(([group, title]) => (
+              <section key={group} aria-label={title}>
+                {parts.length > 1 && <h3 className="mt-2 font-[650]">{title}</h3>}
+                <ReadFigures
+                  label={parts.length > 1 ? `What was read for: ${title}` : 'What was read'}
+                  figures={all.figures.filter((figure) => figure.group === group)}
+                  onLeave={all.leave}
+                  onAnswer={all.answer}
+                />
+              </section>
+            ))}
+            {all.figures.length === 0 && now.is === 'read' && (
+              <p className="mt-3">No figure found that belongs on this sheet.</p>
+            )}
+            {all.marks.some(({ state }) => state === 'elsewhere') && (
+              <Note className="mt-2">
+                Figures marked → are not for this sheet. The text is kept: <em>Paste a sheet</em> on another
+                sheet of this job shows it again.
+              </Note>
+            )}
+            {all.taken.length > 0 && (
+              <ComparedTick from={stands} compared={compared} onCompared={setCompared} />
+            )}
+            <div className="mt-3 flex flex-wrap items-center gap-2">
+              <Button
+                variant="solid"
+                disabled={all.taken.length === 0}
+                onClick={() => {
+                  onTake({ takenFor: all.takenFor, all: readings, from: compared ? stands : 'told' })
+                  onClose()
+                }}
+              >
+                {all.taken.length === 1 ? 'Take it' : `Take these ${all.taken.length}`}
+              </Button>
+              <Note>
+                {all.asked > 0 && `${all.asked} still to answer above. `}What the text does not say is asked.
+              </Note>
+            </div>
+          </div>
+        </div>
       )}
-      {disagrees.map((words) => (
-        <Alert variant="mind" key={words}>
-          The two units do not agree: {words}. Neither is taken.
-        </Alert>
-      ))}
-      {figures.length > 0 && (
-        <ReadFigures
-          figures={figures}
-          left={left}
-          onLeave={(key, isLeft) => {
-            const next = new Set(left)
-            if (isLeft) next.add(key)
-            else next.delete(key)
-            setLeft(next)
-          }}
-          onAnswer={(key, given) => setAnswers({ ...answers, [key]: given })}
-        />
-      )}
-      {text.trim() !== '' && !isTooLong && figures.length === 0 && (
-        <p className="mt-3">No figure found that belongs on this sheet.</p>
-      )}
-      {beside.length > 0 && figures.length > 0 && (
-        <Note>
-          Source:{' '}
-          {beside.map((reading, i) => (
-            <span key={i}>
-              {i > 0 && ', '}
-              <PhraseLine phrase={readingWords(reading)} />
-            </span>
-          ))}
-          .
-        </Note>
-      )}
-      {elsewhere.length > 0 && (
-        <Note>
-          Also read, but not part of this sheet:{' '}
-          {elsewhere.map((reading, i) => (
-            <span key={i}>
-              {i > 0 && '; '}
-              <PhraseLine phrase={readingWords(reading)} />
-            </span>
-          ))}
-          .
-        </Note>
-      )}
-      <div className="mt-3 flex flex-wrap gap-2">
-        <Button
-          variant="solid"
-          disabled={taken.length === 0}
-          onClick={() => {
-            onTake({ taken, all: readings, from, of })
-            onClose()
-          }}
-        >
-          {taken.length === 1 ? 'Take it' : `Take these ${taken.length}`}
-        </Button>
-        <Note>
-          {asked > 0 && `${asked} still to answer above. `}Compare each figure with the sheet itself. What the
-          text does not say is asked.
-        </Note>
-      </div>
     </Modal>
   )
 }

@@ -1,24 +1,29 @@
 'use client'
 import dynamic from 'next/dynamic'
 import { useState } from 'react'
-import type { Asks, ReadingOf, SheetReading } from '@/core/api/files'
+import type { ReadingOf, SheetReading } from '@/core/api/files'
 import { Button } from '@/ui/kit/button'
 import type { Pasted } from './pasted'
+import type { Placed } from './text/figures'
+import { textKey } from './text/use-kept-text'
 
 const PasteDialog = dynamic(() => import('./paste-dialog').then((module) => module.PasteDialog))
 
 /** Reads a maker's sheet, a page of a manual or a message into the fields of a form. */
 export function PasteSheet({
   sheetOf,
-  asks,
-  things,
+  job,
+  place,
+  parts = [],
   onTake,
 }: {
   readonly sheetOf: ReadingOf
-  /** What is asked of a reading before it is taken, for one of several things or for the one there is; undefined where it has no place. */
-  readonly asks: (thing: string, reading: SheetReading) => Asks
-  /** The things it may be about, by id and name; none where there is one alone. */
-  readonly things?: readonly (readonly [id: string, name: string])[]
+  /** The job to which the sheet belongs. */
+  readonly job: string | undefined
+  /** The part of the sheet on which a reading belongs, where one is chosen first, with what is asked before it is taken; nothing where it has no place. */
+  readonly place: (chosen: string, reading: SheetReading) => Placed
+  /** The parts of the sheet, by id and name; none where it has none. */
+  readonly parts?: readonly (readonly [id: string, name: string])[]
   readonly onTake: (pasted: Pasted) => void
 }) {
   const [open, setOpen] = useState(false)
@@ -28,8 +33,9 @@ export function PasteSheet({
       {open && (
         <PasteDialog
           sheetOf={sheetOf}
-          asks={asks}
-          things={things ?? []}
+          textKey={textKey(job)}
+          placeOn={place}
+          parts={parts}
           onTake={onTake}
           onClose={() => setOpen(false)}
         />

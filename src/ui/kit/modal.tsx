@@ -16,7 +16,8 @@ export function Modal({
   title: string
   onClose: () => void
   children: ReactNode
-  wide?: boolean
+  /** For a form, or for two columns beside each other. */
+  wide?: boolean | 'columns'
 }) {
   const dialog = useRef<HTMLDialogElement>(null)
   const id = useId()
@@ -42,7 +43,7 @@ export function Modal({
       className="modal transition-none"
     >
       <div
-        className={`modal-box text-base-content transition-none max-h-[92dvh] w-[94vw] p-0 ${wide ? 'max-w-[52rem]' : 'max-w-[34rem]'}`}
+        className={`modal-box text-base-content transition-none max-h-[92dvh] w-[94vw] p-0 ${wide === 'columns' ? 'max-w-[84rem]' : wide ? 'max-w-[52rem]' : 'max-w-[34rem]'}`}
       >
         <div className="bg-base-100 border-base-content sticky top-0 z-10 flex items-center justify-between gap-3 border-b px-4 py-1.5">
           <h2 id={id} className="text-lg">

@@ -1,6 +1,13 @@
 import { expect, it } from 'vitest'
 import { planSchema } from '../../plan/schema/plan-schema'
-import { choicesOfText, draftOf, jobFromText, placeInDraft } from './job-from-text'
+import {
+  choicesOfText,
+  draftOf,
+  type KnownAs,
+  jobFromText,
+  placeInDraft,
+  VEHICLE_SHEET,
+} from './job-from-text'
 import { readSheet } from './read-sheet'
 import { withAnswers } from './reading'
 
@@ -12,9 +19,9 @@ const MAIL = [
   'Can you have a look on Friday?',
 ].join('\n')
 
-const TOLD = { vehicle: 'told', rack: 'told', gear: 'told' } as const
+const TOLD = () => 'told' as const
 
-function jobOf(text: string, known: Parameters<typeof jobFromText>[4] = TOLD) {
+function jobOf(text: string, known: KnownAs = TOLD) {
   const read = readSheet(text)
   const draft = draftOf(choicesOfText(read), 'job')
   const taken = read.readings.filter((reading) => placeInDraft(draft, reading)?.asks.length === 0)
@@ -48,7 +55,7 @@ it('leaves unknown what the text does not say: no weight, no limit, every size a
 it('knows a figure as its source says only where a person said so', () => {
   const text = 'Estate\nOverall length 4720 mm\nKerb weight 1495 kg'
   expect(jobOf(text).vehicle.known).toMatchObject({ lengthMm: { by: 'told' }, kerbKg: { by: 'told' } })
-  expect(jobOf(text, { ...TOLD, vehicle: 'manual' }).vehicle.known).toMatchObject({
+  expect(jobOf(text, (sheet) => (sheet === VEHICLE_SHEET ? 'manual' : 'told')).vehicle.known).toMatchObject({
     lengthMm: { by: 'manual' },
   })
 })
@@ -57,7 +64,7 @@ it('takes nothing that is still asked', () => {
   const read = readSheet('Hello, my estate: the roof load is 75 kg. Regards')
   const draft = draftOf(choicesOfText(read), 'job')
   const [limit] = read.readings
-  expect(limit && placeInDraft(draft, limit)).toMatchObject({ on: 'vehicle', asks: ['state'] })
+  expect(limit && placeInDraft(draft, limit)).toMatchObject({ sheet: VEHICLE_SHEET, asks: ['state'] })
   const job = (readings: typeof read.readings) =>
     jobFromText({ id: 'job', name: 'A job' }, draft, readings, read.readings, TOLD, []).vehicle.roof.ratings
   expect(job(read.readings)).toEqual([])

@@ -1,8 +1,9 @@
 import { type AttachmentKind, ATTACHMENTS, USUAL_ATTACHMENT } from '../../kinds/attachment'
 import { BODIES, type Body } from '../../kinds/body'
-import { GEAR_KINDS, type GearKind } from '../../kinds/gear-kind'
+import type { GearKind } from '../../kinds/gear-kind'
 import type { RackKind } from '../../kinds/rack-kind'
 import { bestRack } from '../../placing/best-rack'
+import { compatible } from '../../placing/compatible'
 import { puttingOn } from '../../placing/put-on'
 import { apply } from '../../plan/commands/apply'
 import type { Gear } from '../../plan/schema/gear'
@@ -20,7 +21,7 @@ import { startingVehicle } from '../../survey/frame/body/starting-vehicle'
 import { startingRack } from '../../survey/frame/starting-rack'
 import type { SheetRead } from './read-sheet'
 import type { SheetReading } from './reading'
-import { type Asks, gearAsks, gearWith, partAsks, partWith, vehicleAsks, vehicleWith } from './take-readings'
+import { type Asks, gearAsks, gearWith, partFor, partWith, vehicleAsks, vehicleWith } from './take-readings'
 
 /** Of what a job is made that is begun with a text: as the text names it, or as a person chose. */
 export interface JobChoices {
@@ -73,11 +74,14 @@ export function draftOf({ body, attachment, rack, things }: JobChoices, id: stri
   }
 }
 
-/** The sheet of a draft on which a reading belongs, with what is still asked of it. */
-export type DraftPlace =
-  | { readonly on: 'vehicle'; readonly asks: NonNullable<Asks> }
-  | { readonly on: 'rack'; readonly partId: string; readonly asks: NonNullable<Asks> }
-  | { readonly on: 'gear'; readonly gearId: string; readonly asks: NonNullable<Asks> }
+/** Where a reading belongs in a job’s draft: the vehicle’s sheet, a part of the rack’s, or one of gear by its id; with what that still asks. */
+export interface DraftPlace {
+  readonly sheet: string
+  readonly partId?: string
+  readonly asks: NonNullable<Asks>
+}
+export const VEHICLE_SHEET = 'vehicle'
+export const RACK_SHEET = 'rack'
 
 /** A limit of a rack as a whole is one of what carries: its bars or its deck together. */
 const ofWhole = (reading: SheetReading): SheetReading =>
@@ -86,27 +90,27 @@ const ofWhole = (reading: SheetReading): SheetReading =>
 function onPart({ rack }: JobDraft, reading: SheetReading): DraftPlace | undefined {
   // What a rack weighs as a whole is no part’s weight.
   if (reading.what === 'weight' && reading.part === undefined) return undefined
-  for (const part of rack?.parts ?? []) {
-    const asks = partAsks(part, ofWhole(reading))
-    if (asks) return { on: 'rack', partId: part.id, asks }
-  }
-  return undefined
+  const [carries] = rack?.parts ?? []
+  const found = carries && partFor(rack?.parts ?? [], carries.id, ofWhole(reading))
+  return found && { sheet: RACK_SHEET, partId: found.part.id, asks: found.asks }
 }
 
 /** Where a reading belongs in a job’s draft; nothing where none of its sheets has a place for it. */
 export function placeInDraft(draft: JobDraft, reading: SheetReading): DraftPlace | undefined {
   const onVehicle = vehicleAsks(reading)
-  if (onVehicle) return { on: 'vehicle', asks: onVehicle }
+  if (onVehicle) return { sheet: VEHICLE_SHEET, asks: onVehicle }
   const onRack = onPart(draft, reading)
   if (onRack) return onRack
   const { gear } = draft
+  // How fast one may drive is said of one thing: where several are meant, of the one that is named.
+  if (reading.what === 'speed' && reading.thing === undefined && gear.length > 1) return undefined
   const of = gear.find(({ sheet }) => sheet.kind === reading.thing) ?? gear[0]
   const asks = of && gearAsks(of.sheet, shared(reading, of.count))
-  return asks && { on: 'gear', gearId: of.sheet.id, asks }
+  return asks && { sheet: of.sheet.id, asks }
 }
 
-/** How the figures of each sheet are known. */
-export type KnownAs = Readonly<Record<DraftPlace['on'], Source['kind']>>
+/** How the figures of a sheet are known. */
+export type KnownAs = (sheet: string) => Source['kind']
 
 /** The weight of all of a thing is shared among them. */
 const shared = (reading: SheetReading, count: number): SheetReading =>
@@ -130,48 +134,45 @@ function draftWith(
   return {
     vehicle: vehicleWith(
       draft.vehicle,
-      on((each) => each.on === 'vehicle'),
+      on((each) => each.sheet === VEHICLE_SHEET),
       all,
-      known.vehicle,
+      known(VEHICLE_SHEET),
     ),
     ...(rack && {
       rack: {
         ...rack,
         parts: rack.parts.map((part) =>
-          partWith(
-            part,
-            on((each) => each.on === 'rack' && each.partId === part.id).map(ofWhole),
-            all,
-            known.rack,
-          ),
+          partWith(part, on((each) => each.partId === part.id).map(ofWhole), all, known(RACK_SHEET)),
         ),
       },
     }),
     gear: draft.gear.map(({ sheet, count }) => ({
       sheet: gearWith(
         sheet,
-        on((each) => each.on === 'gear' && each.gearId === sheet.id).map((reading) => shared(reading, count)),
+        on((each) => each.sheet === sheet.id).map((reading) => shared(reading, count)),
         all,
-        known.gear,
+        known(sheet.id),
       ),
       count,
     })),
   }
 }
 
-/** Every thing of a draft on the rack, where it suits or to be seen; what its commands refuse stays off. */
+/** Every thing of a draft on the rack: first what suits, then what does not, to be seen. What its commands refuse stays off. */
 function withThings(plan: Plan, { gear }: JobDraft, adapters: readonly Adapter[]): Plan {
-  return gear.reduce<Plan>((now, { sheet, count }) => {
-    let next = now
-    for (let i = 1; i <= count; i += 1) {
-      const { survey } = assess(next)
-      const rackId = bestRack(survey, sheet, adapters)
-      const put =
-        rackId === undefined ? undefined : puttingOn(survey, sheet, rackId, adapters, `${sheet.id}-${i}`)
-      const done = put && apply(next, { do: 'together', commands: [...put.commands] })
-      if (done?.ok) next = done.plan
-    }
-    return next
+  const each = gear.flatMap(({ sheet, count }) =>
+    Array.from({ length: count }, (_, i) => ({ sheet, id: `${sheet.id}-${i + 1}` })),
+  )
+  const bare = assess(plan).survey
+  const suits = ({ sheet }: (typeof each)[number]): boolean =>
+    bare.racks.some(({ rack }) => compatible(bare, sheet, rack.id, adapters, 'trial').kind !== 'cannot')
+  const ordered = [...each.filter(suits), ...each.filter((one) => !suits(one))]
+  return ordered.reduce<Plan>((now, { sheet, id }) => {
+    const { survey } = assess(now)
+    const rackId = bestRack(survey, sheet, adapters)
+    const put = rackId === undefined ? undefined : puttingOn(survey, sheet, rackId, adapters, id)
+    const done = put && apply(now, { do: 'together', commands: [...put.commands] })
+    return done?.ok ? done.plan : now
   }, plan)
 }
 

@@ -80,6 +80,17 @@ const first = ({ value, unit }: Claim): number =>
 const endOf = (claim: Claim, claims: readonly Claim[]): Claim | undefined =>
   claims.find(({ what, at }) => at[0] === claim.at[0] && what === claim.what.replace(/from$/, 'to'))
 
+/** A thread that is named no further from its torque than so many letters is that joint’s. */
+const MOST_BETWEEN = 60
+const threadBeside = ({ at }: Claim, claims: readonly Claim[]): { readonly thread?: string } => {
+  const threads = claims.filter(
+    ({ what, sure, at: place }) =>
+      what === 'joint.thread' && sure && place[1] <= at[0] && at[0] - place[1] <= MOST_BETWEEN,
+  )
+  const thread = threads.at(-1)
+  return thread ? { thread: String(thread.value) } : {}
+}
+
 function limitOf(
   claim: Claim,
   of: ReadingOf,
@@ -130,13 +141,21 @@ function readingOf(claim: Claim, claims: readonly Claim[]): Bare<SheetReading> |
       return of && to && { what: 'spread', of: 'gear', fromMm: first(claim), toMm: first(to) }
     }
     case 'torque':
-      return { what: 'torque', fromNm: first(claim), toNm: first(claim) }
+      return { what: 'torque', fromNm: first(claim), toNm: first(claim), ...threadBeside(claim, claims) }
     case 'torque.from': {
       const to = endOf(claim, claims)
-      return to && { what: 'torque', fromNm: first(claim), toNm: first(to) }
+      return to && { what: 'torque', fromNm: first(claim), toNm: first(to), ...threadBeside(claim, claims) }
     }
     case 'speed.max':
       return { what: 'speed', kmH: first(claim) }
+    case 'years.from': {
+      const until = endOf(claim, claims)
+      return { what: 'years', from: Number(value), ...(until && { until: Number(until.value) }) }
+    }
+    case 'year':
+      return { what: 'years', from: Number(value), until: Number(value) }
+    case 'doors':
+      return thing === 'vehicle' ? { what: 'doors', doors: Number(value) } : undefined
     case 'page':
       return { what: 'page', page: String(value) }
     case 'on':

@@ -47,16 +47,25 @@ export type SheetReading =
       readonly fromMm: number
       readonly toMm: number
     })
-  | (Read & { readonly what: 'torque'; readonly fromNm: number; readonly toNm: number })
+  | (Read & {
+      readonly what: 'torque'
+      readonly fromNm: number
+      readonly toNm: number
+      /** The thread that its words name, and how many bolts each of the part has. */
+      readonly thread?: string
+      readonly bolts?: number
+    })
   | (Read & { readonly what: 'length' | 'width' | 'height'; readonly of: ReadingOf; readonly mm: number })
   | (Read & { readonly what: 'wheelbase'; readonly mm: number })
   | (Read & { readonly what: 'kerb' | 'gross'; readonly kg: number })
   | (Read & { readonly what: 'speed'; readonly kmH: number })
+  | (Read & { readonly what: 'years'; readonly from: number; readonly until?: number })
+  | (Read & { readonly what: 'doors'; readonly doors: number })
   | (Read & { readonly what: 'page'; readonly page: string })
   | (Read & { readonly what: 'day'; readonly on: string })
 
-/** What a text leaves open that a sheet needs: in which state, of one or of all, whether it is so, and whether it is of this thing. */
-export type Question = 'state' | 'per' | 'doubt' | 'thing'
+/** What a text leaves open that a sheet needs: in which state, of one or of all, whether it is so, whether it is of this thing, and how many bolts one of it has. */
+export type Question = 'state' | 'per' | 'doubt' | 'thing' | 'bolts'
 
 /** A person’s answers to what a text leaves open. */
 export interface Answers {
@@ -64,13 +73,18 @@ export interface Answers {
   readonly per?: 'set' | 'each'
   readonly doubt?: 'so'
   readonly thing?: 'this'
+  readonly bolts?: '1' | '2' | '4'
 }
 
 /** A reading with what a person answered in its open places. */
-export function withAnswers(reading: SheetReading, { state, per, doubt, thing }: Answers): SheetReading {
+export function withAnswers(
+  reading: SheetReading,
+  { state, per, doubt, thing, bolts }: Answers,
+): SheetReading {
   const { thing: said, ...rest } = reading
   const ofThis: SheetReading = thing === 'this' ? rest : { ...rest, ...(said && { thing: said }) }
   const sure = doubt === 'so' ? { ...ofThis, doubtful: false } : ofThis
   if (sure.what === 'limit') return { ...sure, ...(state && { state }), ...(per && { per }) }
+  if (sure.what === 'torque') return { ...sure, ...(bolts && { bolts: Number(bolts) }) }
   return sure.what === 'weight' && per ? { ...sure, per } : sure
 }

@@ -10,6 +10,7 @@ import {
   gearAsks,
   gearWith,
   partAsks,
+  partFor,
   partWith,
   readingWords,
   vehicleAsks,
@@ -64,7 +65,7 @@ it('enters what a box weighs, asks for and carries, and what was typed before go
   expect(rated?.by === 'own' && rated.ratings.some(({ kg }) => kg === 48)).toBe(true)
 })
 
-it('enters a torque at a joint that has none of its own, and leaves a part without a joint as it is', () => {
+it('enters a torque at a joint that has none of its own, and leaves a part whose bolts nobody counted as it is', () => {
   const [part] = plan!.racks[0]!.parts.filter(({ fasteners }) => fasteners?.length)
   const all = read('Tighten the bolts to 5-7 Nm. Each foot: max. 25 kg driving.', 'rack')
   const after = partWith(part!, all, all, 'label')
@@ -166,4 +167,57 @@ it('leaves both figures where two units of one do not agree', () => {
   const { readings, disagrees } = readSheet('Roof load, driving: 75 kg (180 lb)', 'vehicle')
   expect(readings).toEqual([])
   expect(disagrees).toEqual(['75 kg (180 lb)'])
+})
+
+it('gives a figure of a rack to the part that its words name, and asks how many bolts a new joint has', () => {
+  const [bars, feet] = ['bars', 'feet'].map((role) =>
+    plan!.racks[0]!.parts.find((each) => each.role === role)!,
+  )
+  const { fasteners: _, ...bare } = { ...feet!, count: 4 }
+  const parts = [bars!, bare]
+  const [weight, torque] = read('Weight of the foot 0.95 kg each\nTighten the M6 bolts to 6 Nm', 'rack')
+  expect(partFor(parts, bars!.id, weight!)).toMatchObject({ part: { id: feet!.id }, asks: [] })
+  const without = parts.map((part) => ({ ...part, fasteners: [] }))
+  expect(partFor(without, bars!.id, torque!)).toMatchObject({ part: { id: feet!.id }, asks: ['bolts'] })
+  const answered = withAnswers(torque!, { bolts: '2' })
+  expect(partFor(without, bars!.id, answered)?.asks).toEqual([])
+  expect(partWith(bare, [answered], [answered], 'manual').fasteners).toEqual([
+    {
+      thread: 'M6',
+      count: 8,
+      torqueNm: { from: 6, to: 6 },
+      torqueFrom: { kind: 'manual', text: 'Tighten the M6 bolts to 6 Nm' },
+    },
+  ])
+  const [ofRack] = read('Rack. Weight 12 kg', 'rack')
+  expect(partFor([], 'none', ofRack!)).toBeUndefined()
+})
+
+it('keeps the years and doors of a car, and the speed of a thing with the lowest of two', () => {
+  const ofCar = read('Estate, 5 doors\nBuilt 2015-2019', 'vehicle')
+  expect(ofCar.map((each) => phraseText(readingWords(each)))).toEqual(['5 doors', 'Built from 2015 to 2019'])
+  expect(vehicleWith(vehicle, ofCar, ofCar, 'sheet')).toMatchObject({
+    doors: 5,
+    years: { from: 2015, to: 2019 },
+  })
+  const ofBox = read('Roof box. Max. speed 130 km/h. With bikes do not exceed 110 km/h.', 'gear')
+  const fast = { ...box, maxKmH: 150, typed: { maxKmH: '150' } }
+  expect(gearWith(fast, ofBox, ofBox, 'label')).toMatchObject({ maxKmH: 110, typed: {} })
+})
+
+it('asks before it takes what a text says of another of its things', () => {
+  const all = read('Hello, we have a tent of 58 kg and a roof box. The box weighs 19 kg.', 'gear')
+  const weights = all.filter(({ what }) => what === 'weight')
+  expect(weights.map((each) => gearAsks(box, each))).toEqual([['thing'], []])
+  expect(gearAsks(box, withAnswers(weights[0]!, { thing: 'this' }))).toEqual([])
+  // Of the one thing of a text nobody asks: the sheet may not say yet what kind it is.
+  const [alone] = read('Hello, our tent weighs 58 kg.', 'gear')
+  expect(gearAsks(box, alone!)).toEqual([])
+})
+
+it('knows the page on which a figure stands', () => {
+  const { readings } = readSheet('Roof load, driving: 75 kg\fLength 4700 mm\fWidth 1800 mm', 'vehicle')
+  expect(readings.map(({ page }) => page)).toEqual(['1', '2', '3'])
+  const named = readSheet('Page 7\nLength 4700 mm\npage 9\nWidth 1800 mm', 'vehicle').readings
+  expect(named.flatMap((each) => (each.what === 'page' ? [] : [each.page]))).toEqual(['7', '9'])
 })

@@ -1,4 +1,5 @@
 import { PROVENANCES } from '../../kinds/provenance'
+import type { Fastener } from '../../plan/schema/fastening'
 import type { Gear } from '../../plan/schema/gear'
 import type { ProvenanceByField } from '../../plan/schema/provenance'
 import type { Part } from '../../plan/schema/rack'
@@ -36,9 +37,13 @@ const limitAsks = (limit: Limit, isOne: boolean): readonly Question[] => [
   ...(limit.per === undefined && !isOne ? (['per'] as const) : []),
 ]
 
+/** What can be of a vehicle alone. */
+const OF_CAR = { wheelbase: true, kerb: true, gross: true, years: true, doors: true } as const
+type OfCar = Extract<SheetReading, { what: keyof typeof OF_CAR }>
+const isOfCar = (reading: SheetReading): reading is OfCar => Object.hasOwn(OF_CAR, reading.what)
+
 export function vehicleAsks(reading: SheetReading): Asks {
-  if (reading.what === 'wheelbase' || reading.what === 'kerb' || reading.what === 'gross')
-    return doubtOf(reading)
+  if (isOfCar(reading)) return doubtOf(reading)
   if (!('of' in reading) || reading.of !== 'vehicle') return undefined
   if (reading.what === 'limit') return hasKind(reading) ? limitAsks(reading, true) : undefined
   return isSize(reading) ? doubtOf(reading) : undefined
@@ -46,6 +51,7 @@ export function vehicleAsks(reading: SheetReading): Asks {
 
 /** On gear's: what it holds only where it is a carrier with figures of its own. */
 export function gearAsks({ kind, carries }: Gear, reading: SheetReading): Asks {
+  if (reading.what === 'speed') return doubtOf(reading)
   if (!('of' in reading) || reading.of !== 'gear') return undefined
   const ofOther: readonly Question[] = reading.thing === undefined || reading.thing === kind ? [] : ['thing']
   if (reading.what !== 'limit') return [...ofOther, ...doubtOf(reading)]
@@ -63,16 +69,52 @@ const sharesOf = ({ per }: Weight, count: number): number | undefined => {
 const isOfRole = (said: PartRole, role: PartRole): boolean =>
   said === role || (said === 'feet' && role === 'legs')
 
-/** On a part's: figures where they are its own, a torque where it has a joint. */
+/** Parts that stand on a joint of their own, where nobody has entered it yet. */
+const IS_JOINED: Readonly<Partial<Record<PartRole, true>>> = {
+  feet: true,
+  legs: true,
+  trusses: true,
+  fitKit: true,
+}
+
+/** On a part's: figures where they are its own, a torque where it has a joint or stands on one. */
 export function partAsks({ role, rated, fasteners = [], count }: Part, reading: SheetReading): Asks {
-  if (reading.what === 'torque') return fasteners.length > 0 ? doubtOf(reading) : undefined
+  if (reading.what === 'torque') {
+    if (fasteners.length > 0) return doubtOf(reading)
+    if (!IS_JOINED[role]) return undefined
+    return [...doubtOf(reading), ...(reading.bolts === undefined ? (['bolts'] as const) : [])]
+  }
   if (!('of' in reading) || reading.of !== 'rack') return undefined
-  if ('part' in reading && !isOfRole(reading.part, role)) return undefined
+  if ('part' in reading && reading.part && !isOfRole(reading.part, role)) return undefined
   if (reading.what === 'limit')
     return rated.by === 'own' && hasKind(reading) ? limitAsks(reading, count === 1) : undefined
   if (reading.what !== 'weight') return undefined
   if (sharesOf(reading, count) !== undefined) return doubtOf(reading)
   return reading.per === undefined ? [...doubtOf(reading), 'per'] : undefined
+}
+
+const jointsOf = ({ fasteners = [] }: Part): number => Math.min(1, fasteners.length)
+
+/**
+ * The part of a rack to which a reading belongs, with what is still asked: the one whose role the text names, the chosen
+ * one before others; what names no part is of the chosen one, and a torque of the first that has a joint, or stands on one.
+ */
+export function partFor(
+  parts: readonly Part[],
+  chosen: string,
+  reading: SheetReading,
+): { readonly part: Part; readonly asks: readonly Question[] } | undefined {
+  const namesPart = 'part' in reading && reading.part !== undefined
+  const order = [
+    ...parts.filter(({ id }) => id === chosen),
+    ...parts.filter(({ id }) => id !== chosen && (namesPart || reading.what === 'torque')),
+  ]
+  if (reading.what === 'torque') order.sort((a, b) => jointsOf(b) - jointsOf(a))
+  for (const part of order) {
+    const asks = partAsks(part, reading)
+    if (asks) return { part, asks }
+  }
+  return undefined
 }
 
 const FIELD = { length: 'lengthMm', width: 'widthMm', height: 'heightMm' } as const
@@ -156,8 +198,13 @@ function sized<
 
 const MASS_OR_BASE = { wheelbase: 'wheelbaseMm', kerb: 'kerbKg', gross: 'grossKg' } as const
 
-function withMassOrBase(vehicle: Vehicle, reading: SheetReading, from: Source['kind']): Vehicle {
-  if (reading.what !== 'wheelbase' && reading.what !== 'kerb' && reading.what !== 'gross') return vehicle
+function withOfCar(vehicle: Vehicle, reading: SheetReading, from: Source['kind']): Vehicle {
+  if (!isOfCar(reading)) return vehicle
+  if (reading.what === 'doors') return { ...vehicle, doors: reading.doors }
+  if (reading.what === 'years') {
+    const { from: first, until } = reading
+    return { ...vehicle, years: { from: first, ...(until !== undefined && { to: until }) } }
+  }
   const field = MASS_OR_BASE[reading.what]
   const { [field]: _, ...typed } = vehicle.typed ?? {}
   return {
@@ -177,7 +224,15 @@ export function vehicleWith(
 ): Vehicle {
   const ratings = ratingsWith(vehicle.roof.ratings, taken, all, from)
   const after = { ...sized(vehicle, taken, from), roof: { ...vehicle.roof, ratings } }
-  return taken.reduce<Vehicle>((now, each) => withMassOrBase(now, each, from), after)
+  return taken.reduce<Vehicle>((now, each) => withOfCar(now, each, from), after)
+}
+
+/** Of several speeds the lowest is kept. */
+function withSpeed(gear: Gear, taken: readonly SheetReading[]): Gear {
+  const speeds = taken.flatMap((each) => (each.what === 'speed' ? [each.kmH] : []))
+  if (speeds.length === 0) return gear
+  const { maxKmH: _, ...typed } = gear.typed ?? {}
+  return { ...gear, maxKmH: Math.min(...speeds), ...(gear.typed && { typed }) }
 }
 
 /** Gear with what was taken: its weight, its sizes, the spread it asks for, and what it carries where it is a carrier. */
@@ -192,7 +247,7 @@ export function gearWith(
   const { carries } = gear
   const { typed: _, ...mass } = gear.mass
   return {
-    ...sized(gear, taken, from),
+    ...withSpeed(sized(gear, taken, from), taken),
     ...(weight?.what === 'weight' && {
       mass: {
         ...mass,
@@ -214,6 +269,18 @@ export function gearWith(
   }
 }
 
+type Torque = Extract<SheetReading, { what: 'torque' }>
+
+/** A joint as a text names it: so many bolts on each of the part, of its thread where that is said. */
+const jointOf = ({ count }: Part, { thread = 'unsaid', bolts }: Torque): Fastener | undefined =>
+  bolts === undefined ? undefined : { thread, count: count * bolts }
+
+const withTorque = (joint: Fastener, { fromNm, toNm }: Torque, torqueFrom: Source): Fastener => ({
+  ...joint,
+  torqueNm: { from: fromNm, to: toNm },
+  torqueFrom,
+})
+
 /** A part of a rack with what was taken: its figures, the weight of one of it, the torque of its first joint. */
 export function partWith(
   part: Part,
@@ -223,7 +290,8 @@ export function partWith(
 ): Part {
   const weight = taken.find((each) => each.what === 'weight')
   const torque = taken.find((each) => each.what === 'torque')
-  const [joint, ...joints] = part.fasteners ?? []
+  const [first, ...joints] = part.fasteners ?? []
+  const joint = first ?? (torque?.what === 'torque' ? jointOf(part, torque) : undefined)
   return {
     ...part,
     ...(weight?.what === 'weight' && {
@@ -234,16 +302,7 @@ export function partWith(
       rated: { ...part.rated, ratings: ratingsWith(part.rated.ratings, taken, all, from) },
     }),
     ...(torque?.what === 'torque' &&
-      joint && {
-        fasteners: [
-          {
-            ...joint,
-            torqueNm: { from: torque.fromNm, to: torque.toNm },
-            torqueFrom: sourceOf(from, all, torque),
-          },
-          ...joints,
-        ],
-      }),
+      joint && { fasteners: [withTorque(joint, torque, sourceOf(from, all, torque)), ...joints] }),
   }
 }
 
@@ -292,6 +351,14 @@ export function readingWords(reading: SheetReading): Phrase {
       return [`${reading.what.charAt(0).toUpperCase()}${reading.what.slice(1)} `, mm(reading.mm)]
     case 'speed':
       return ['Up to ', kmH(reading.kmH)]
+    case 'years':
+      return [
+        reading.until === reading.from
+          ? `Built in ${reading.from}`
+          : `Built from ${reading.from}${reading.until === undefined ? '' : ` to ${reading.until}`}`,
+      ]
+    case 'doors':
+      return [`${reading.doors} doors`]
     case 'page':
       return [`Page ${reading.page}`]
     case 'day':

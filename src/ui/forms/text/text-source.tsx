@@ -1,5 +1,5 @@
 'use client'
-import { type DragEvent, useState } from 'react'
+import { type DragEvent, useRef, useState } from 'react'
 import { Alert } from '@/ui/kit/alert'
 import { CONTROL_CLASS } from '@/ui/kit/control-class'
 import { FileButton } from '@/ui/kit/file-button'
@@ -12,7 +12,15 @@ type Fetching =
   | { readonly is: 'refused'; readonly name: string; readonly why: string }
 
 /** A box for a text that is pasted, chosen as a file or dropped. */
-export function TextSource({ text, onText }: { text: string; onText: (text: string) => void }) {
+export function TextSource({
+  text,
+  onText,
+}: {
+  text: string
+  /** `isWhole` where it came at once, and was not typed. */
+  onText: (text: string, isWhole: boolean) => void
+}) {
+  const isPasted = useRef(false)
   const [fetching, setFetching] = useState<Fetching>({ is: 'none' })
   const take = async (file: File) => {
     const { name } = file
@@ -21,7 +29,7 @@ export function TextSource({ text, onText }: { text: string; onText: (text: stri
       setFetching({ is: 'reading', name, page: `page ${page} of ${of}` }),
     )
     setFetching(read.ok ? { is: 'none' } : { is: 'refused', name, why: read.why })
-    if (read.ok) onText(read.text)
+    if (read.ok) onText(read.text, true)
   }
   const holdsFile = (event: DragEvent) => event.dataTransfer.types.includes('Files')
   return (
@@ -47,7 +55,13 @@ export function TextSource({ text, onText }: { text: string; onText: (text: stri
         <textarea
           className={`${CONTROL_CLASS.input} h-auto min-h-32 w-full py-2`}
           value={text}
-          onChange={(event) => onText(event.currentTarget.value)}
+          onPaste={() => {
+            isPasted.current = true
+          }}
+          onChange={(event) => {
+            onText(event.currentTarget.value, isPasted.current)
+            isPasted.current = false
+          }}
           data-first-focus
         />
       </label>

@@ -88,6 +88,9 @@ export function BoardScreen() {
         <ButtonLink href={to('start')} variant="solid">
           Start a job
         </ButtonLink>
+        <ButtonLink href={to('text')} variant="quiet">
+          Start a job from what you were sent
+        </ButtonLink>
         <FileButton
           label="Open a file"
           says="Plan file to open"
@@ -136,6 +139,7 @@ export function BoardScreen() {
               <ButtonLink href={to('start')} variant="solid">
                 Begin with a vehicle
               </ButtonLink>
+              <ButtonLink href={to('text')}>Start from what you were sent</ButtonLink>
               <Button onClick={() => setDialog('backup')}>Restore a backup</Button>
               <Button onClick={() => void putDemo().then(again)}>Add the demo's jobs</Button>
             </div>

@@ -113,9 +113,13 @@ export function GearForm({
       paste={
         <PasteSheet
           sheetOf="gear"
-          asks={(_, reading) => (read.value ? gearAsks(read.value, reading) : undefined)}
-          onTake={({ taken, all, from }) => {
-            if (read.value) sheet.take(gearWith(read.value, taken, all, from))
+          job={job}
+          place={(_, reading) => {
+            const asks = read.value && gearAsks(read.value, reading)
+            return asks && { group: 'gear', asks }
+          }}
+          onTake={({ takenFor, all, from }) => {
+            if (read.value) sheet.take(gearWith(read.value, takenFor('gear'), all, from))
           }}
         />
       }

@@ -12,7 +12,7 @@ import {
   type UnitSystem,
   type Vehicle,
 } from '@/core/api/plan'
-import { partAsks, partWith } from '@/core/api/files'
+import { partFor, partWith } from '@/core/api/files'
 import { RACK_FIELD } from '@/core/api/fields'
 import { jobSteps, replaceable, stepChoices } from '@/core/api/fit'
 import { rackKindsFor, startingRack, assess, withFitSheet } from '@/core/api/assess'
@@ -172,15 +172,18 @@ export function RackForm({
       paste={
         <PasteSheet
           sheetOf="rack"
-          asks={(of, reading) => {
-            const part = now?.parts.find((each) => each.id === of)
-            return part ? partAsks(part, reading) : undefined
+          job={job}
+          place={(chosen, reading) => {
+            const found = partFor(now?.parts ?? [], chosen, reading)
+            return found && { group: found.part.id, asks: found.asks }
           }}
-          things={(now?.parts ?? []).map(({ id: partId, name }) => [partId, name] as const)}
-          onTake={({ taken, all, from, of }) => {
+          parts={(now?.parts ?? []).map(({ id: partId, name }) => [partId, name] as const)}
+          onTake={({ takenFor, all, from }) => {
             if (!now) return
-            const parts = now.parts.map((part) => (part.id === of ? partWith(part, taken, all, from) : part))
-            sheet.take({ ...now, parts })
+            sheet.take({
+              ...now,
+              parts: now.parts.map((part) => partWith(part, takenFor(part.id), all, from)),
+            })
           }}
         />
       }

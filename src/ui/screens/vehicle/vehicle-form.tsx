@@ -134,8 +134,12 @@ export function VehicleForm({
       paste={
         <PasteSheet
           sheetOf="vehicle"
-          asks={(_, reading) => vehicleAsks(reading)}
-          onTake={({ taken, all, from }) => sheet.take(vehicleWith(now, taken, all, from))}
+          job={job}
+          place={(_, reading) => {
+            const asks = vehicleAsks(reading)
+            return asks && { group: 'vehicle', asks }
+          }}
+          onTake={({ takenFor, all, from }) => sheet.take(vehicleWith(now, takenFor('vehicle'), all, from))}
         />
       }
       chosen={{

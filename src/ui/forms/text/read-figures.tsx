@@ -1,41 +1,9 @@
 'use client'
-import {
-  withAnswers,
-  type Answers,
-  type Asks,
-  type Question,
-  readingWords,
-  type SheetReading,
-} from '@/core/api/files'
+import { type Answers, type Question, readingWords } from '@/core/api/files'
 import { Button } from '@/ui/kit/button'
 import { TickBox } from '@/ui/kit/field'
 import { PhraseLine } from '@/ui/figures/quantity'
-
-/** One reading of a text: what the sheet still asks of it, what was answered, and whether it is left. */
-export interface ReadFigure {
-  readonly key: string
-  readonly reading: SheetReading
-  readonly asked: readonly Question[]
-  readonly open: readonly Question[]
-  readonly answers: Answers
-}
-
-export const keyOf = ({ what, at }: SheetReading): string => `${what}-${at}`
-
-/** The readings that have a place on a sheet, each with what is still asked of it. */
-export function figuresOf(
-  readings: readonly SheetReading[],
-  asks: (reading: SheetReading) => Asks,
-  answers: Readonly<Record<string, Answers>>,
-): ReadFigure[] {
-  return readings.flatMap((read) => {
-    const asked = asks(read)
-    if (!asked) return []
-    const given = answers[keyOf(read)] ?? {}
-    const reading = withAnswers(read, given)
-    return [{ key: keyOf(read), reading, asked, open: asks(reading) ?? [], answers: given }]
-  })
-}
+import type { ReadFigure } from './figures'
 
 const STATE_KEYS = [
   ['road', 'Driving'],
@@ -47,6 +15,11 @@ const PER_KEYS = [
   ['set', 'All together'],
 ] as const
 const DOUBT_KEYS = [['so', 'It is so']] as const
+const BOLT_KEYS = [
+  ['1', 'One'],
+  ['2', 'Two'],
+  ['4', 'Four'],
+] as const
 const THING_KEYS = [['this', 'Of this one']] as const
 
 const ASKED: Readonly<
@@ -54,6 +27,7 @@ const ASKED: Readonly<
 > = {
   state: { words: 'The text does not say when this holds:', keys: STATE_KEYS },
   per: { words: 'The text does not say of how many this is:', keys: PER_KEYS },
+  bolts: { words: 'The text does not say how many bolts each one has:', keys: BOLT_KEYS },
   thing: { words: 'The text says this of another thing:', keys: THING_KEYS },
   doubt: { words: 'The text is not sure, or says two things. Compare, or ask:', keys: DOUBT_KEYS },
 }
@@ -85,35 +59,43 @@ function QuestionKeys({
   )
 }
 
+/** Where a figure of the list is, so that its mark in the text leads there. */
+export const figureId = (key: string): string => `read-${key}`
+
 /** What was read of a text, each beside its words: to tick, or first to answer. Nothing that is open can be taken. */
 export function ReadFigures({
+  label,
   figures,
-  left,
   onLeave,
   onAnswer,
 }: {
+  label: string
   figures: readonly ReadFigure[]
-  left: ReadonlySet<string>
   onLeave: (key: string, isLeft: boolean) => void
   onAnswer: (key: string, answers: Answers) => void
 }) {
   return (
-    <ul className="mt-1" aria-label="What was read">
+    <ul aria-label={label}>
       {figures.map((figure) => {
         const words = (
           <span>
             <span className="font-semibold">
               <PhraseLine phrase={readingWords(figure.reading)} />
             </span>
-            <span className="text-ink2 block text-aside">“{figure.reading.words}”</span>
+            <span className="text-ink2 block text-aside break-words">“{figure.reading.words}”</span>
           </span>
         )
         return (
-          <li key={figure.key} className="border-hair border-b-1 py-1">
+          <li
+            key={figure.key}
+            id={figureId(figure.key)}
+            tabIndex={-1}
+            className="border-hair scroll-mt-14 border-b-1 py-1"
+          >
             {figure.open.length > 0 ? (
               words
             ) : (
-              <TickBox checked={!left.has(figure.key)} onTick={(on) => onLeave(figure.key, !on)}>
+              <TickBox checked={!figure.isLeft} onTick={(on) => onLeave(figure.key, !on)}>
                 {words}
               </TickBox>
             )}

@@ -1,0 +1,20 @@
+'use client'
+import { useState } from 'react'
+import { choicesOfText, type JobChoices, type SheetRead } from '@/core/api/files'
+import { ATTACHMENTS } from '@/core/api/plan'
+
+/** What a job is begun with: as the text names it until a person chooses otherwise. */
+export function useJobChoices(read: SheetRead) {
+  const [chosen, setChosen] = useState<Partial<JobChoices>>({})
+  const named = { ...choicesOfText(read), ...chosen }
+  const stands = ATTACHMENTS[named.attachment].racks
+  // Another attachment may hold other racks.
+  const rack = named.rack === 'none' || stands.includes(named.rack) ? named.rack : (stands[0] ?? 'none')
+  const choices: JobChoices = { ...named, rack }
+  return {
+    choices,
+    racks: stands,
+    choose: (next: Partial<JobChoices>) => setChosen({ ...chosen, ...next }),
+    forget: () => setChosen({}),
+  }
+}
