@@ -99,7 +99,12 @@ export function PasteDialog({
                 variant="solid"
                 disabled={all.taken.length === 0}
                 onClick={() => {
-                  onTake({ takenFor: all.takenFor, all: readings, from: compared ? stands : 'told' })
+                  onTake({
+                    takenFor: all.takenFor,
+                    count: all.taken.length,
+                    all: readings,
+                    from: compared ? stands : 'told',
+                  })
                   onClose()
                 }}
               >

@@ -27,16 +27,24 @@ export function PasteSheet({
   readonly onTake: (pasted: Pasted) => void
 }) {
   const [open, setOpen] = useState(false)
+  const [taken, setTaken] = useState(0)
   return (
     <>
       <Button onClick={() => setOpen(true)}>Paste a sheet</Button>
+      <span role="status">
+        {taken > 0 &&
+          `${taken === 1 ? '1 figure was' : `${taken} figures were`} taken into this sheet. Save it to keep ${taken === 1 ? 'it' : 'them'}.`}
+      </span>
       {open && (
         <PasteDialog
           sheetOf={sheetOf}
           textKey={textKey(job)}
           placeOn={place}
           parts={parts}
-          onTake={onTake}
+          onTake={(pasted) => {
+            onTake(pasted)
+            setTaken(pasted.count)
+          }}
           onClose={() => setOpen(false)}
         />
       )}

@@ -5,6 +5,8 @@ import type { Source } from '@/core/api/plan'
 export interface Pasted {
   /** Those for a sheet, or for one of its parts. */
   readonly takenFor: (group: string) => readonly SheetReading[]
+  /** How many they are. */
+  readonly count: number
   readonly all: readonly SheetReading[]
   readonly from: Source['kind']
 }

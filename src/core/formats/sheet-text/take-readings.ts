@@ -85,7 +85,7 @@ export function partAsks({ role, rated, fasteners = [], count }: Part, reading: 
     return [...doubtOf(reading), ...(reading.bolts === undefined ? (['bolts'] as const) : [])]
   }
   if (!('of' in reading) || reading.of !== 'rack') return undefined
-  if ('part' in reading && reading.part && !isOfRole(reading.part, role)) return undefined
+  if ('part' in reading && !isOfRole(reading.part, role)) return undefined
   if (reading.what === 'limit')
     return rated.by === 'own' && hasKind(reading) ? limitAsks(reading, count === 1) : undefined
   if (reading.what !== 'weight') return undefined
@@ -104,7 +104,7 @@ export function partFor(
   chosen: string,
   reading: SheetReading,
 ): { readonly part: Part; readonly asks: readonly Question[] } | undefined {
-  const namesPart = 'part' in reading && reading.part !== undefined
+  const namesPart = 'part' in reading
   const order = [
     ...parts.filter(({ id }) => id === chosen),
     ...parts.filter(({ id }) => id !== chosen && (namesPart || reading.what === 'torque')),
