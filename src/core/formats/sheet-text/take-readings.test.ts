@@ -221,3 +221,30 @@ it('knows the page on which a figure stands', () => {
   const named = readSheet('Page 7\nLength 4700 mm\npage 9\nWidth 1800 mm', 'vehicle').readings
   expect(named.flatMap((each) => (each.what === 'page' ? [] : [each.page]))).toEqual(['7', '9'])
 })
+
+it('puts a figure that stood there already beside the new one, but what a form filled in', () => {
+  const [length] = read('Saloon. Overall length 4720 mm', 'vehicle')
+  const after = (by: 'measured' | 'start') =>
+    vehicleWith(
+      { ...vehicle, lengthMm: 4700, known: { lengthMm: { by } }, typed: { lengthMm: '4.7 m' } },
+      [length!],
+      [],
+      'manual',
+    )
+  expect(after('measured')).toMatchObject({
+    lengthMm: 4720,
+    known: { lengthMm: { by: 'manual', others: [{ value: 4700, by: 'measured', typed: '4.7 m' }] } },
+    typed: {},
+  })
+  expect(after('start').known).toEqual({ lengthMm: { by: 'manual' } })
+  const [weight] = read('Roof box. Weight 21 kg', 'gear')
+  const weighed = { ...box, mass: { kg: 19, basis: 'weighed', by: 'scale' } } as const
+  expect(gearWith(weighed, [weight!], [], 'sheet').mass).toEqual({
+    kg: 21,
+    basis: 'maker',
+    by: 'Roof box. Weight 21 kg',
+    others: [{ kg: 19, basis: 'weighed', by: 'scale' }],
+  })
+  const unknown = { ...box, mass: { kg: 0, basis: 'unknown' } } as const
+  expect(gearWith(unknown, [weight!], [], 'sheet').mass.others).toBeUndefined()
+})

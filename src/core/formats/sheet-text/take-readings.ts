@@ -1,7 +1,8 @@
 import { PROVENANCES } from '../../kinds/provenance'
 import type { Fastener } from '../../plan/schema/fastening'
 import type { Gear } from '../../plan/schema/gear'
-import type { ProvenanceByField } from '../../plan/schema/provenance'
+import { readAnew } from '../../plan/schema/gear-mass'
+import { readOver } from '../../plan/schema/provenance'
 import type { Part } from '../../plan/schema/rack'
 import type { Rating, Source } from '../../plan/schema/rating'
 import type { Vehicle } from '../../plan/schema/vehicle'
@@ -175,26 +176,8 @@ function ratingsWith(
 const isSize = (reading: SheetReading): reading is Size => Object.hasOwn(FIELD, reading.what)
 
 /** A thing's sizes with those read, and how they are known. */
-function sized<
-  T extends {
-    readonly known?: ProvenanceByField | undefined
-    readonly typed?: Readonly<Record<string, string>> | undefined
-  },
->(thing: T, taken: readonly SheetReading[], from: Source['kind']): T {
-  const sizes = taken.filter(isSize)
-  if (sizes.length === 0) return thing
-  const fields = sizes.map(({ what }) => FIELD[what] as string)
-  const typed = Object.fromEntries(
-    Object.entries(thing.typed ?? {}).filter(([field]) => !fields.includes(field)),
-  )
-  const provenance = Object.fromEntries(sizes.map(({ what }) => [FIELD[what], { by: from }]))
-  return {
-    ...thing,
-    ...Object.fromEntries(sizes.map(({ what, mm: value }) => [FIELD[what], value])),
-    known: { ...thing.known, ...provenance },
-    ...(thing.typed && { typed }),
-  }
-}
+const sized = <T extends Vehicle | Gear>(thing: T, taken: readonly SheetReading[], from: Source['kind']): T =>
+  taken.filter(isSize).reduce((now, { what, mm: value }) => readOver(now, FIELD[what], value, from), thing)
 
 const MASS_OR_BASE = { wheelbase: 'wheelbaseMm', kerb: 'kerbKg', gross: 'grossKg' } as const
 
@@ -205,14 +188,8 @@ function withOfCar(vehicle: Vehicle, reading: SheetReading, from: Source['kind']
     const { from: first, until } = reading
     return { ...vehicle, years: { from: first, ...(until !== undefined && { to: until }) } }
   }
-  const field = MASS_OR_BASE[reading.what]
-  const { [field]: _, ...typed } = vehicle.typed ?? {}
-  return {
-    ...vehicle,
-    [field]: reading.what === 'wheelbase' ? reading.mm : reading.kg,
-    known: { ...vehicle.known, [field]: { by: from } },
-    ...(vehicle.typed && { typed }),
-  }
+  const value = reading.what === 'wheelbase' ? reading.mm : reading.kg
+  return readOver(vehicle, MASS_OR_BASE[reading.what], value, from)
 }
 
 /** A vehicle with what was taken from a pasted text: its roof's figures and its sizes. */
@@ -245,16 +222,14 @@ export function gearWith(
   const weight = taken.find((each) => each.what === 'weight')
   const spread = taken.find((each) => each.what === 'spread')
   const { carries } = gear
-  const { typed: _, ...mass } = gear.mass
   return {
     ...withSpeed(sized(gear, taken, from), taken),
     ...(weight?.what === 'weight' && {
-      mass: {
-        ...mass,
+      mass: readAnew(gear.mass, {
         kg: weight.per === 'pair' ? weight.kg / 2 : weight.kg,
         basis: PROVENANCES[from].basis,
         by: weight.words.slice(0, MOST_BY),
-      },
+      }),
     }),
     ...(spread?.what === 'spread' && {
       fit: { ...gear.fit, spreadMm: { fromMm: spread.fromMm, toMm: spread.toMm } },
@@ -292,12 +267,12 @@ export function partWith(
   const torque = taken.find((each) => each.what === 'torque')
   const [first, ...joints] = part.fasteners ?? []
   const joint = first ?? (torque?.what === 'torque' ? jointOf(part, torque) : undefined)
+  const weighed =
+    weight?.what === 'weight'
+      ? readOver(part, 'eachKg', weight.kg / (sharesOf(weight, part.count) ?? 1), from)
+      : part
   return {
-    ...part,
-    ...(weight?.what === 'weight' && {
-      eachKg: weight.kg / (sharesOf(weight, part.count) ?? 1),
-      known: { ...part.known, eachKg: { by: from } },
-    }),
+    ...weighed,
     ...(part.rated.by === 'own' && {
       rated: { ...part.rated, ratings: ratingsWith(part.rated.ratings, taken, all, from) },
     }),

@@ -42,12 +42,24 @@ export function whichHolds(mass: GearMass, place: number): GearMass {
   return { ...holds, others: [...shut, ...lost.map((each) => ({ ...each, unused }))] }
 }
 
+const isStated = ({ basis }: GearMass): boolean =>
+  basis === 'maker' || basis === 'weighed' || basis === 'told'
+
+/** A weight that was read in a text, kg. What somebody had read, weighed or told before stays beside it, open until it is said which holds. */
+export function readAnew(was: GearMass, now: Pick<GearMass, 'kg' | 'basis' | 'by'>): GearMass {
+  const { others: before = [], typed: _, by: __, ...rest } = was
+  const others = [
+    ...before.filter(({ kg }) => kg !== now.kg),
+    ...(isStated(was) && was.kg !== now.kg ? [asOther(was)] : []),
+  ].slice(-MOST)
+  return { ...rest, ...now, ...(others.length > 0 && { others }) }
+}
+
 /** A weight off a scale, kg, with what was typed for it. What somebody had read, weighed or told before stays beside it. */
 export function weighedAnew(was: GearMass, kg: number, typed?: string): GearMass {
-  const stated = was.basis === 'maker' || was.basis === 'weighed' || was.basis === 'told'
   const open = openOthers(was)
   const shut = (was.others ?? []).filter((each) => !open.includes(each))
-  const lost = [...(stated && was.kg !== kg ? [asOther(was)] : []), ...open]
+  const lost = [...(isStated(was) && was.kg !== kg ? [asOther(was)] : []), ...open]
   const others = [...shut, ...lost.map((each) => ({ ...each, unused: 'weighed since' }))].slice(-MOST)
   return {
     kg,

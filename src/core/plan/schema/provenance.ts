@@ -14,10 +14,15 @@ const otherFigureSchema = z.strictObject({
 })
 export type OtherFigure = z.infer<typeof otherFigureSchema>
 
+const MOST_OTHERS = 8
+
 /** Beside an object's numbers: how each is known, by the name of its field, and what else is said of it. What is not listed was typed by somebody. */
 export const provenanceSchema = z.record(
   z.string().check(z.maxLength(60)),
-  z.strictObject({ by: howSchema, others: z.optional(z.array(otherFigureSchema).check(z.maxLength(8))) }),
+  z.strictObject({
+    by: howSchema,
+    others: z.optional(z.array(otherFigureSchema).check(z.maxLength(MOST_OTHERS))),
+  }),
 )
 export type ProvenanceByField = z.infer<typeof provenanceSchema>
 
@@ -48,3 +53,38 @@ export const provenanceOf = (
 /** Whether a field still holds what a form filled in. */
 export const isStart = (thing: { readonly known?: ProvenanceByField | undefined }, field: string): boolean =>
   provenanceOf(thing, field) === 'start'
+
+/** What has a number in a field, and beside it how that is known and how it was typed. */
+interface Figured {
+  readonly known?: ProvenanceByField | undefined
+  readonly typed?: Readonly<Record<string, string>> | undefined
+}
+
+/**
+ * The marks of an object of which one field is read from a text: what somebody had there and is another figure stays
+ * beside it, open until somebody says which holds. What only a form filled in is gone. `typed` goes with its figure.
+ */
+export function readOver<T extends Figured>(thing: T, field: string, value: number, by: Provenance): T {
+  const { [field]: typedBefore, ...typed } = thing.typed ?? {}
+  const before = (thing as Readonly<Record<string, unknown>>)[field]
+  const was = thing.known?.[field]
+  const stood = typeof before === 'number' && before !== value && was?.by !== 'start'
+  const others: OtherFigure[] = [
+    ...(was?.others ?? []).filter((other) => other.value !== value),
+    ...(stood
+      ? [
+          {
+            value: before,
+            by: was?.by ?? 'told',
+            ...(typedBefore !== undefined && { typed: typedBefore }),
+          } as const,
+        ]
+      : []),
+  ].slice(-MOST_OTHERS)
+  return {
+    ...thing,
+    [field]: value,
+    known: { ...thing.known, [field]: { by, ...(others.length > 0 && { others }) } },
+    ...(thing.typed && { typed }),
+  }
+}
