@@ -10,6 +10,7 @@ import {
 } from '../scripts/project.mjs'
 import { compiled } from '../scripts/compiled.mjs'
 import type * as Core from './core'
+import type * as Reading from './reading'
 import { firstLoadRatios, usableRatios } from './first-load'
 import { busyDragRatios, dragRatios, moveRatios } from './drag'
 import { chanceRatio, shelfRatio } from './frames'
@@ -28,7 +29,8 @@ function print({ name, value, most }: Ratio): boolean {
 }
 
 const { coreRatios, readEach } = (await import(await compiled('bench/core.ts'))) as typeof Core
-const results = coreRatios().map(print)
+const { readingRatios } = (await import(await compiled('bench/reading.ts'))) as typeof Reading
+const results = [...coreRatios(), ...readingRatios()].map(print)
 results.push(print(await shellRatio(readEach)))
 
 await ensureBuilt()

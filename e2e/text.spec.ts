@@ -179,6 +179,45 @@ test(
   },
 )
 
+test('a text that is dropped anywhere begins a job, and one dropped on a sheet is read there', async ({
+  page,
+}) => {
+  const drop = (on: string, name: string, content: string) =>
+    page.evaluate(
+      ([at, called, words]) => {
+        const dataTransfer = new DataTransfer()
+        dataTransfer.items.add(new File([words ?? ''], called ?? ''))
+        document
+          .querySelector(at ?? '')
+          ?.dispatchEvent(new DragEvent('drop', { dataTransfer, bubbles: true, cancelable: true }))
+      },
+      [on, name, content],
+    )
+  await page.goto('/')
+  await expect(page.getByRole('list', { name: 'Jobs' })).toBeVisible()
+  await drop(
+    'main',
+    'table.csv',
+    'Saloon,\nOverall length,4 720 mm\n"Kerb weight, driver included","1,495 kg"',
+  )
+  await expect(page).toHaveURL(/\/text$/)
+  await expect(page.getByRole('button', { name: '4 720 mm: taken' })).toBeVisible()
+  await expect(page.getByLabel('Body')).toHaveValue('saloon')
+  await drop('main', 'other.txt', 'Estate. Overall length 4 850 mm')
+  await expect(page.getByRole('button', { name: '4 850 mm: taken' })).toBeVisible()
+  await drop('main', 'photo.pdf', 'none')
+  await expect(page.getByRole('dialog', { name: 'This file was not read' })).toContainText(
+    'photo.pdf: It is damaged',
+  )
+  await page.keyboard.press('Escape')
+  await page.goto('/gear')
+  await page.getByRole('button', { name: 'Paste a sheet' }).click()
+  await page.getByRole('button', { name: 'Empty it' }).click()
+  await drop('dialog textarea', 'box.txt', 'Roof box. Weight 19 kg.')
+  await page.getByRole('button', { name: 'Take it' }).click()
+  await expect(page.getByRole('textbox', { name: /weigh/i }).first()).toHaveValue(/^19 kg/)
+})
+
 test.describe('without the network', () => {
   test.use({ serviceWorkers: 'allow' })
 

@@ -13,6 +13,7 @@ import { ComparedTick, SourceChoice } from './text/source-choice'
 import { TextView } from './text/text-view'
 import { useFigures } from './text/use-figures'
 import { useKeptText } from './text/use-kept-text'
+import { useOfText } from './text/use-of-text'
 import { useReadText } from './text/use-read-text'
 
 type Pairs = readonly (readonly [id: string, name: string])[]
@@ -37,24 +38,19 @@ export function PasteDialog({
   const { ready, text, change } = useKeptText(textKey)
   const now = useReadText(text, sheetOf)
   const [from, setFrom] = useState<Source['kind']>('sheet')
-  const [compared, setCompared] = useState(false)
+  const [compared, setCompared] = useOfText(text, false)
   const [chosen, setChosen] = useState(parts[0]?.[0] ?? '')
   const place = (reading: SheetReading) => placeOn(chosen, reading)
   const { isLetter, readings } = now.read
-  const all = useFigures(now.read, place)
+  const all = useFigures(text, now.read, place)
   const stands = isLetter ? 'told' : from
   const titles: Pairs = parts.length > 0 ? parts : [[sheetOf, 'This sheet']]
   const groups = titles.filter(([group]) => all.figures.some((figure) => figure.group === group))
-  const onText = (next: string) => {
-    change(next)
-    all.forget()
-    setCompared(false)
-  }
   return (
     <Modal title="Paste a sheet" onClose={onClose} wide="columns">
       {ready && (
         <div className="grid gap-4 lg:grid-cols-2">
-          <TextView text={text} now={now} figures={all} place={place} onText={onText} />
+          <TextView text={text} now={now} figures={all} place={place} onText={change} />
           <div className="min-w-0">
             <div className="flex flex-wrap items-end gap-3">
               <SourceChoice isLetter={isLetter} from={from} onFrom={setFrom} />

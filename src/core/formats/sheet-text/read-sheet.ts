@@ -7,6 +7,7 @@ import type { Claim } from '../../reading/claim'
 import { readWhole, type TextAmount } from '../../reading/read'
 import type { Subject } from '../../reading/subject'
 import { inFirstUnit } from '../../reading/unit-words'
+import { type Beside, besideIn, pagesOf, wordsRound } from './claim-places'
 import type { ReadingOf, SheetReading } from './reading'
 
 /** What a text names beside its figures: how the car is built, what holds a rack on it, what goes on it. */
@@ -61,35 +62,10 @@ const PART: Readonly<Record<string, PartRole>> = {
   platform: 'deck',
   panel: 'panels',
 }
-const MOST_WORDS = 200
-
-/** The line in which a claim stands, cut where it is long. */
-function wordsRound(text: string, [start, end]: Claim['at']): string {
-  const from = text.lastIndexOf('\n', start - 1) + 1
-  const to = text.indexOf('\n', end)
-  const line = text.slice(from, to < 0 ? text.length : to).trim()
-  return line.length > MOST_WORDS
-    ? `${text.slice(Math.max(from, start - MOST_WORDS / 2), end).trim()}…`.slice(-MOST_WORDS)
-    : line
-}
-
 const first = ({ value, unit }: Claim): number =>
   unit === null || unit === 'year' || unit === 'count' ? Number(value) : inFirstUnit(Number(value), unit)
 
-/** The other end of a range stands at the same place. */
-const endOf = (claim: Claim, claims: readonly Claim[]): Claim | undefined =>
-  claims.find(({ what, at }) => at[0] === claim.at[0] && what === claim.what.replace(/from$/, 'to'))
-
-/** A thread that is named no further from its torque than so many letters is that joint’s. */
-const MOST_BETWEEN = 60
-const threadBeside = ({ at }: Claim, claims: readonly Claim[]): { readonly thread?: string } => {
-  const threads = claims.filter(
-    ({ what, sure, at: place }) =>
-      what === 'joint.thread' && sure && place[1] <= at[0] && at[0] - place[1] <= MOST_BETWEEN,
-  )
-  const thread = threads.at(-1)
-  return thread ? { thread: String(thread.value) } : {}
-}
+const threadIn = (thread: string | undefined) => (thread === undefined ? {} : { thread })
 
 function limitOf(
   claim: Claim,
@@ -113,7 +89,7 @@ function limitOf(
 type Bare<T> = T extends unknown ? Omit<T, 'words' | 'at' | 'to' | 'doubtful'> : never
 
 /** The reading of a claim; nothing where a sheet has no place for it. */
-function readingOf(claim: Claim, claims: readonly Claim[]): Bare<SheetReading> | undefined {
+function readingOf(claim: Claim, { endOf, threadOf }: Beside): Bare<SheetReading> | undefined {
   const { what, value, per } = claim
   const [thing = '', ...rest] = what.split('.')
   const of = OF[thing]
@@ -137,19 +113,19 @@ function readingOf(claim: Claim, claims: readonly Claim[]): Bare<SheetReading> |
     case 'height':
       return of && { what: measure, of, mm: first(claim) }
     case 'spread.from': {
-      const to = endOf(claim, claims)
+      const to = endOf(claim)
       return of && to && { what: 'spread', of: 'gear', fromMm: first(claim), toMm: first(to) }
     }
     case 'torque':
-      return { what: 'torque', fromNm: first(claim), toNm: first(claim), ...threadBeside(claim, claims) }
+      return { what: 'torque', fromNm: first(claim), toNm: first(claim), ...threadIn(threadOf(claim)) }
     case 'torque.from': {
-      const to = endOf(claim, claims)
-      return to && { what: 'torque', fromNm: first(claim), toNm: first(to), ...threadBeside(claim, claims) }
+      const to = endOf(claim)
+      return to && { what: 'torque', fromNm: first(claim), toNm: first(to), ...threadIn(threadOf(claim)) }
     }
     case 'speed.max':
       return { what: 'speed', kmH: first(claim) }
     case 'years.from': {
-      const until = endOf(claim, claims)
+      const until = endOf(claim)
       return { what: 'years', from: Number(value), ...(until && { until: Number(until.value) }) }
     }
     case 'year':
@@ -180,17 +156,6 @@ function namedIn(claims: readonly Claim[]): Pick<Named, 'body' | 'attachment'> {
   return { ...(body && { body }), ...(attachment && { attachment }) }
 }
 
-/** The page on which a place of a text stands: by its form feeds, else by the page that is named last before it, else first after it. */
-function pagesOf(text: string, claims: readonly Claim[]): (at: number) => string | undefined {
-  const ends = [...text.matchAll(/\f/g)].map(({ index }) => index)
-  if (ends.length > 0) return (at) => String(ends.filter((end) => end < at).length + 1)
-  const named = claims.filter(({ what }) => what === 'source.page')
-  return (at) => {
-    const page = named.findLast((claim) => claim.at[0] <= at) ?? named[0]
-    return page === undefined ? undefined : String(page.value)
-  }
-}
-
 /**
  * Reads a maker’s sheet, a label, a manual’s page or a message into what the app’s sheets have places for. `of` is what
  * the open sheet is of: a text that names no thing of its own is taken to be of that. What the text does not say, and
@@ -200,11 +165,12 @@ export function readSheet(text: string, of?: ReadingOf): SheetRead {
   const { claims, amounts, isLetter, things } = readWhole(text, of && ABOUT[of])
   const disagrees = claims.filter((claim) => claim.disagrees).map(({ at }) => text.slice(...at))
   const pageOf = pagesOf(text, claims)
+  const beside = besideIn(claims)
   const isOfSeveral = new Set(claims.flatMap(({ thing }) => thing ?? [])).size > 1
   const readings = claims
     .filter((claim) => !claim.disagrees)
     .flatMap((claim): SheetReading[] => {
-      const reading = readingOf(claim, claims)
+      const reading = readingOf(claim, beside)
       if (!reading) return []
       const [at, to] = claim.at
       const page = pageOf(at)

@@ -1,6 +1,7 @@
 import type { PdfAnswer, PdfQuestion } from '@/workers/pdf-messages'
 import { stoppedWords, WorkerClient } from '@/workers/worker-client'
 import { htmlText } from './html-text'
+import { TEXT_FILES, textFileOf } from './text-files'
 
 /** The text of a file, or why it has none that can be read. */
 export type FileText =
@@ -8,14 +9,6 @@ export type FileText =
 
 const LARGEST_MB = 64
 const LARGEST_BYTES = LARGEST_MB * 1024 * 1024
-
-/** The files a text may come in, by the ends of their names. */
-export const TEXT_FILES = ['.txt', '.html', '.htm', '.csv', '.eml', '.pdf'] as const
-type TextFile = (typeof TEXT_FILES)[number]
-
-/** What kind of text a file holds, by its name; nothing where it is none that can be read. */
-export const textFileOf = ({ name }: File): TextFile | undefined =>
-  TEXT_FILES.find((end) => name.toLowerCase().endsWith(end))
 
 /** Letters of a file, by its own mark, else as UTF-8, else as what old programs write. */
 function letters(bytes: Uint8Array): string {

@@ -8,7 +8,9 @@ import { PickedMark } from './picked-mark'
 import { figureId } from './read-figures'
 import { TextSource } from './text-source'
 import type { Figures } from './use-figures'
+import { useOfText } from './use-of-text'
 import { MOST_LETTERS, type TextRead } from './use-read-text'
+import { type Fetching, useTextFile } from './use-text-file'
 
 function HowFar({ now }: { now: TextRead }) {
   return (
@@ -32,6 +34,22 @@ function HowFar({ now }: { now: TextRead }) {
   )
 }
 
+function FileNews({ fetching }: { fetching: Fetching }) {
+  return (
+    <>
+      <p role="status" className={fetching.is === 'reading' ? 'mt-2' : ''}>
+        {fetching.is === 'reading' &&
+          `Reading ${fetching.name}${fetching.page === undefined ? '' : `, ${fetching.page}`}.`}
+      </p>
+      {fetching.is === 'refused' && (
+        <Alert variant="error">
+          {fetching.name} was not read. {fetching.why}
+        </Alert>
+      )}
+    </>
+  )
+}
+
 /** A text as it is typed, or with its figures marked; one that came as a whole is shown marked. */
 export function TextView({
   text,
@@ -47,7 +65,7 @@ export function TextView({
   onText: (text: string) => void
 }) {
   const [isMarked, setMarked] = useState(text !== '')
-  const [picked, setPicked] = useState<Mark>()
+  const [picked, setPicked] = useOfText<Mark | undefined>(text, undefined)
   const shown = useRef<HTMLDivElement>(null)
   const showsMarks = isMarked && text.trim() !== ''
   // What had the focus is gone when the text came as a whole.
@@ -58,7 +76,6 @@ export function TextView({
   }, [showsMarks])
   const take = (next: string, isWhole: boolean) => {
     cameWhole.current = isWhole
-    setPicked(undefined)
     if (isWhole) setMarked(true)
     onText(next)
   }
@@ -68,13 +85,15 @@ export function TextView({
   }
   // What became of it may have changed since it was picked.
   const mark = picked && figures.marks.find(({ at }) => at === picked.at)
+  const file = useTextFile((next) => take(next, true))
   return (
-    <div ref={shown} className="min-w-0">
+    <div ref={shown} className="min-w-0" {...file.drop}>
       {showsMarks ? (
         <MarkedText text={text} marks={figures.marks} onPick={pick} />
       ) : (
-        <TextSource text={text} onText={take} />
+        <TextSource text={text} onText={take} onFile={file.take} />
       )}
+      <FileNews fetching={file.fetching} />
       {showsMarks && mark && !mark.figure && (
         <PickedMark
           text={text}

@@ -1,5 +1,4 @@
 'use client'
-import { useState } from 'react'
 import type { Answers, SheetRead, SheetReading } from '@/core/api/files'
 import {
   type Deeds,
@@ -11,6 +10,7 @@ import {
   type PlaceOf,
   type ReadFigure,
 } from './figures'
+import { useOfText } from './use-of-text'
 
 /** The figures of a text on the sheets at hand, and what a person does with them. */
 export interface Figures {
@@ -25,12 +25,12 @@ export interface Figures {
   readonly answer: (key: string, answers: Answers) => void
   readonly leave: (key: string, isLeft: boolean) => void
   readonly say: (reading: SheetReading) => void
-  /** Forgets what was done: the words or the sheet may be others now. */
+  /** Forgets what was done: the sheet is another now. */
   readonly forget: () => void
 }
 
-export function useFigures(read: SheetRead, place: PlaceOf): Figures {
-  const [deeds, setDeeds] = useState<Deeds>(NO_DEEDS)
+export function useFigures(text: string, read: SheetRead, place: PlaceOf): Figures {
+  const [deeds, setDeeds] = useOfText<Deeds>(text, NO_DEEDS)
   const figures = figuresOf(read.readings, place, deeds)
   const takes = figures.filter(({ open, isLeft }) => open.length === 0 && !isLeft)
   return {

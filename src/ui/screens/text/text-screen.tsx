@@ -10,13 +10,13 @@ import {
   VEHICLE_SHEET,
 } from '@/core/api/files'
 import { ATTACHMENTS, BODIES, choicesOf, RACK_KINDS, type Source } from '@/core/api/plan'
-import { dropDraft, saveDraft } from '@/storage/drafts'
 import { savePlan } from '@/storage/plans'
 import { PageBar } from '@/ui/app/page-bar'
 import { SourceChoice } from '@/ui/forms/text/source-choice'
 import { TextView } from '@/ui/forms/text/text-view'
 import { useFigures } from '@/ui/forms/text/use-figures'
-import { textKey, useKeptText } from '@/ui/forms/text/use-kept-text'
+import { keepText, textKey, useKeptText } from '@/ui/forms/text/use-kept-text'
+import { useOfText } from '@/ui/forms/text/use-of-text'
 import { useReadText } from '@/ui/forms/text/use-read-text'
 import { Button, ButtonLink } from '@/ui/kit/button'
 import { Choice } from '@/ui/kit/choice'
@@ -38,17 +38,17 @@ export function TextScreen() {
   const house = useSettings((store) => store.settings.house)
   const { adapters } = useStock()
   const [id] = useState(() => `plan-${crypto.randomUUID()}`)
-  const { ready, text, change } = useKeptText(textKey(undefined))
+  const { ready, text, change, drop } = useKeptText(textKey(undefined))
   const now = useReadText(text, undefined)
-  const { choices, racks, choose, forget } = useJobChoices(now.read)
+  const { choices, racks, choose } = useJobChoices(text, now.read)
   const draft = draftOf(choices, id)
   const place = (reading: SheetReading) => {
     const found = placeInDraft(draft, reading)
     return found && { group: found.sheet, asks: found.asks }
   }
-  const all = useFigures(now.read, place)
+  const all = useFigures(text, now.read, place)
   const [from, setFrom] = useState<Source['kind']>('sheet')
-  const [compared, setCompared] = useState(NONE)
+  const [compared, setCompared] = useOfText(text, NONE)
   const [name, setName] = useState('')
   const { isLetter } = now.read
   const stands = isLetter ? 'told' : from
@@ -72,8 +72,8 @@ export function TextScreen() {
     )
     await savePlan(plan)
     // From now on the text is the job’s: each of its sheets can be filled from it.
-    await saveDraft(textKey(id), text, 'the pasted text')
-    await dropDraft(textKey(undefined))
+    await keepText(textKey(id), text)
+    await drop()
     router.push(to('load', { job: id }))
   }
   return (
@@ -84,20 +84,7 @@ export function TextScreen() {
         </ButtonLink>
       </PageBar>
       <main className="mx-auto grid max-w-[1500px] gap-6 p-4 lg:grid-cols-2" aria-busy={!ready}>
-        {ready && (
-          <TextView
-            text={text}
-            now={now}
-            figures={all}
-            place={place}
-            onText={(next) => {
-              change(next)
-              all.forget()
-              forget()
-              setCompared(NONE)
-            }}
-          />
-        )}
+        {ready && <TextView text={text} now={now} figures={all} place={place} onText={change} />}
         <div className="min-w-0 space-y-4">
           <SourceChoice isLetter={isLetter} from={from} onFrom={setFrom} />
           <SheetFigures title="Vehicle" {...sheet(VEHICLE_SHEET)}>
