@@ -239,6 +239,8 @@ export function withSurroundings(plain: string, amounts: readonly ReadAmount[]):
         amount.unit === undefined
           ? [row, column, head?.cells[0]?.text ?? '', ...above.headings].map(unitNamed).find((each) => each)
           : undefined
+      // A bare number that nothing gives a unit means nothing.
+      if (amount.unit === undefined && !named) continue
       all.push({
         amount: named ? { ...amount, ...named } : amount,
         around: {

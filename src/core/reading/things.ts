@@ -2,19 +2,19 @@
 const THINGS = [
   [
     'carrier',
-    /\b(?:bike|bicycle|cycle|ski|kayak|boat|canoe|board|surfboard|wheel) ?(?:carriers?|trays?|holders?|cradles?|mounts?)\b|\bcradles?\b|\bj-?bars?\b/gi,
+    /\b(?:bike|bicycle|cycle|ski|kayak|boat|canoe|board|surfboard|wheel) ?(?:carriers?|trays?|holders?|cradles?|mounts?)\b|\bcradles?\b|\bj-?bars?\b/i,
   ],
-  ['box', /\b(?:roof|cargo|top|ski|luggage) ?box(?:es)?\b|\bbox(?:es)?\b/gi],
-  ['basket', /\b(?:roof |cargo )?baskets?\b/gi],
-  ['awning', /\bawnings?\b/gi],
-  ['tent', /\b(?:roof(?:top)? )?tents?\b/gi],
-  ['board', /\b(?:surf|paddle|sup|wind ?surf)[ -]?boards?\b/gi],
-  ['boat', /\b(?:kayaks?|canoes?|boats?|dinghy|dinghies)\b/gi],
-  ['bike', /\b(?:e-)?(?:bikes?|bicycles?)\b/gi],
-  ['skis', /\b(?:skis|snowboards?)\b/gi],
-  ['ladder', /\bladders?\b/gi],
-  ['can', /\b(?:jerry|water|fuel|petrol|diesel) ?cans?\b/gi],
-  ['bag', /\b(?:roof|cargo) ?bags?\b/gi],
+  ['box', /\b(?:roof|cargo|top|ski|luggage) ?box(?:es)?\b|\bbox(?:es)?\b/i],
+  ['basket', /\b(?:roof |cargo )?baskets?\b/i],
+  ['awning', /\bawnings?\b/i],
+  ['tent', /\b(?:roof(?:top)? )?tents?\b/i],
+  ['board', /\b(?:surf|paddle|sup|wind ?surf)[ -]?boards?\b/i],
+  ['boat', /\b(?:kayaks?|canoes?|boats?|dinghy|dinghies)\b/i],
+  ['bike', /\b(?:e-)?(?:bikes?|bicycles?)\b/i],
+  ['skis', /\b(?:skis|snowboards?)\b/i],
+  ['ladder', /\bladders?\b/i],
+  ['can', /\b(?:jerry|water|fuel|petrol|diesel) ?cans?\b/i],
+  ['bag', /\b(?:roof|cargo) ?bags?\b/i],
 ] as const satisfies readonly (readonly [string, RegExp])[]
 export type Thing = (typeof THINGS)[number][0]
 
@@ -30,22 +30,20 @@ const COUNTED = /\b(\d|two|three|four|both)(?: (?:of )?(?:my|our|the|\w+))?\s*$/
 const REFUSED = /\b(?:no|not|never|without|except|instead of|rather than|sold|used to)\b[^.;]{0,30}$/i
 const MOST_BEFORE = 40
 
-interface Found extends NamedThing {
-  readonly at: number
-}
+/** All of them in one, each in a group of its own: at one place the narrower is found. */
+const ANY = new RegExp(THINGS.map(([, { source }]) => `(${source})`).join('|'), 'gi')
 
-/** The things of a stretch in the order of their words. What stands in the words of a narrower one is not found again. */
-function found(text: string): Found[] {
-  const all: (Found & { readonly end: number })[] = []
-  for (const [thing, words] of THINGS)
-    for (const { index, 0: match } of text.matchAll(words)) {
-      if (all.some(({ at, end }) => index < end && at < index + match.length)) continue
-      const before = text.slice(Math.max(0, index - MOST_BEFORE), index)
-      if (REFUSED.test(before)) continue
-      const said = COUNTED.exec(before)?.[1]?.toLowerCase() ?? ''
-      all.push({ thing, count: COUNTS[said] ?? (Number(said) || 1), at: index, end: index + match.length })
-    }
-  return all.toSorted((a, b) => a.at - b.at)
+/** The things of a stretch in the order of their words. */
+function found(text: string): NamedThing[] {
+  const all: NamedThing[] = []
+  for (const match of text.matchAll(ANY)) {
+    const [thing] = THINGS[match.slice(1).findIndex((group: string | undefined) => group !== undefined)] ?? []
+    const before = text.slice(Math.max(0, match.index - MOST_BEFORE), match.index)
+    if (!thing || REFUSED.test(before)) continue
+    const said = COUNTED.exec(before)?.[1]?.toLowerCase() ?? ''
+    all.push({ thing, count: COUNTS[said] ?? (Number(said) || 1) })
+  }
+  return all
 }
 
 /** The thing that a stretch before a figure names last, or one after it first. */
