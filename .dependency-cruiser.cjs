@@ -28,7 +28,7 @@ const CORE = {
   handover: 'bay|log|review|facts|survey|plan|provenance|kinds|geometry|units',
   stages: 'bay|log|review|facts|survey|plan|provenance|kinds|geometry|units',
   fields: 'log|plan|provenance|kinds|geometry|units',
-  reading: 'units',
+  reading: 'kinds|geometry|units',
   formats:
     'reading|fields|history|bay|log|placing|remedies|review|facts|survey|plan|provenance|kinds|geometry|units',
 }

@@ -11,14 +11,14 @@ interface Asked<Question, Answer> {
   readonly failed: () => void
 }
 
-interface Bounds {
+export interface Bounds {
   /** A worker that owes an answer and says nothing for so long is dead. ms. */
   readonly silentMs: number
   /** After so many deaths at one question it is not started again. */
   readonly tries: number
 }
 
-const USUAL: Bounds = { silentMs: 30_000, tries: 3 }
+export const USUAL: Bounds = { silentMs: 30_000, tries: 3 }
 
 /** What the user reads when a worker is given up. */
 export const stoppedWords = (what: string): string =>

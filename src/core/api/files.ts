@@ -20,7 +20,7 @@ export { bayReport, bayReportSchema } from '../formats/bay-report'
 export { pageLines, type PageWord } from '../formats/sheet-text/page-lines'
 export {
   choicesOfText,
-  draftOf,
+  textDraft,
   type JobChoices,
   jobFromText,
   placeInDraft,

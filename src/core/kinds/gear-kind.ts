@@ -6,6 +6,8 @@ import type { MountKind } from './mount'
 interface GearKindTraits {
   /** Several of them, as a list is headed. */
   readonly many: string
+  /** What letters and sheets call one or several of it. Common practice, no source. */
+  readonly called?: RegExp
   /** What such a thing usually is: its shape, its length, width and height in mm, what holds it. Common practice, no source. */
   readonly usually: {
     readonly shape: GearShape
@@ -29,6 +31,7 @@ interface GearKindTraits {
 export const GEAR_KINDS = {
   box: {
     many: 'Boxes',
+    called: /\b(?:(?:roof|cargo|top|ski|luggage) ?)?box(?:es)?\b/i,
     usually: { shape: 'shell', sizeMm: [1800, 750, 380], mount: 'unsaid' },
     carries: true,
     filled: true,
@@ -37,6 +40,7 @@ export const GEAR_KINDS = {
   },
   basket: {
     many: 'Baskets',
+    called: /\b(?:roof |cargo )?baskets?\b/i,
     usually: { shape: 'tray', sizeMm: [1200, 1000, 160], mount: 'unsaid' },
     carries: true,
     filled: true,
@@ -53,6 +57,7 @@ export const GEAR_KINDS = {
   },
   boat: {
     many: 'Boats',
+    called: /\b(?:kayaks?|canoes?|boats?|dinghy|dinghies)\b/i,
     usually: { shape: 'hull', sizeMm: [4800, 600, 350], mount: 'strap' },
     carries: false,
     filled: false,
@@ -61,6 +66,7 @@ export const GEAR_KINDS = {
   },
   board: {
     many: 'Boards',
+    called: /\b(?:surf|paddle|sup|wind ?surf)[ -]?boards?\b/i,
     usually: { shape: 'board', sizeMm: [3200, 780, 150], mount: 'strap' },
     carries: false,
     filled: false,
@@ -69,6 +75,7 @@ export const GEAR_KINDS = {
   },
   bike: {
     many: 'Bikes',
+    called: /\b(?:e-)?(?:bikes?|bicycles?)\b/i,
     usually: { shape: 'wheel', sizeMm: [1750, 450, 1050], mount: 'none' },
     carries: false,
     filled: false,
@@ -77,6 +84,7 @@ export const GEAR_KINDS = {
   },
   skis: {
     many: 'Skis',
+    called: /\b(?:skis|snowboards?)\b/i,
     usually: { shape: 'poles', sizeMm: [1800, 400, 90], mount: 'none' },
     carries: false,
     filled: false,
@@ -85,6 +93,7 @@ export const GEAR_KINDS = {
   },
   tent: {
     many: 'Tents',
+    called: /\b(?:roof(?:top)? )?tents?\b/i,
     usually: { shape: 'shell', sizeMm: [2150, 1300, 300], mount: 'unsaid' },
     carries: true,
     filled: true,
@@ -95,6 +104,7 @@ export const GEAR_KINDS = {
   },
   awning: {
     many: 'Awnings',
+    called: /\bawnings?\b/i,
     usually: { shape: 'box', sizeMm: [2000, 150, 140], mount: 'unsaid' },
     carries: false,
     filled: true,
@@ -104,6 +114,7 @@ export const GEAR_KINDS = {
   },
   bag: {
     many: 'Bags',
+    called: /\b(?:roof|cargo) ?bags?\b/i,
     usually: { shape: 'bag', sizeMm: [900, 500, 320], mount: 'strap' },
     carries: false,
     filled: true,
@@ -112,6 +123,7 @@ export const GEAR_KINDS = {
   },
   can: {
     many: 'Cans',
+    called: /\b(?:jerry|water|fuel|petrol|diesel) ?cans?\b/i,
     usually: { shape: 'can', sizeMm: [350, 170, 470], mount: 'none' },
     carries: false,
     filled: true,
@@ -128,6 +140,7 @@ export const GEAR_KINDS = {
   },
   ladder: {
     many: 'Ladders',
+    called: /\bladders?\b/i,
     usually: { shape: 'poles', sizeMm: [3000, 430, 150], mount: 'strap' },
     carries: false,
     filled: false,
@@ -160,6 +173,8 @@ export const GEAR_KINDS = {
   },
   carrier: {
     many: 'Carriers',
+    called:
+      /\b(?:bike|bicycle|cycle|ski|kayak|boat|canoe|board|surfboard|wheel) ?(?:carriers?|trays?|holders?|cradles?|mounts?)\b|\bcradles?\b|\bj-?bars?\b/i,
     usually: { shape: 'cradles', sizeMm: [900, 420, 120], mount: 'unsaid' },
     carries: true,
     filled: false,

@@ -1,6 +1,6 @@
+import type { GearKind } from '../kinds/gear-kind'
 import type { Span } from './letters'
 import type { Said } from './said'
-import type { Thing } from './things'
 import type { ReadUnit } from './unit-words'
 
 /** What a figure or a word of a text means, with the words it was read from. */
@@ -18,7 +18,7 @@ export interface Claim extends Said {
   /** The kind of thing for which alone a limit holds. */
   readonly for?: string
   /** Of gear: which of the things a text names it is said of. */
-  readonly thing?: Thing
+  readonly thing?: GearKind
   /** The speed up to which alone a limit holds, km/h. */
   readonly upToKmH?: number
   /** The column or condition under which it stands. */

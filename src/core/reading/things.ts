@@ -1,26 +1,17 @@
-/** What goes on a rack, by the words for it: the narrower before the wider. */
-const THINGS = [
-  [
-    'carrier',
-    /\b(?:bike|bicycle|cycle|ski|kayak|boat|canoe|board|surfboard|wheel) ?(?:carriers?|trays?|holders?|cradles?|mounts?)\b|\bcradles?\b|\bj-?bars?\b/i,
-  ],
-  ['box', /\b(?:roof|cargo|top|ski|luggage) ?box(?:es)?\b|\bbox(?:es)?\b/i],
-  ['basket', /\b(?:roof |cargo )?baskets?\b/i],
-  ['awning', /\bawnings?\b/i],
-  ['tent', /\b(?:roof(?:top)? )?tents?\b/i],
-  ['board', /\b(?:surf|paddle|sup|wind ?surf)[ -]?boards?\b/i],
-  ['boat', /\b(?:kayaks?|canoes?|boats?|dinghy|dinghies)\b/i],
-  ['bike', /\b(?:e-)?(?:bikes?|bicycles?)\b/i],
-  ['skis', /\b(?:skis|snowboards?)\b/i],
-  ['ladder', /\bladders?\b/i],
-  ['can', /\b(?:jerry|water|fuel|petrol|diesel) ?cans?\b/i],
-  ['bag', /\b(?:roof|cargo) ?bags?\b/i],
-] as const satisfies readonly (readonly [string, RegExp])[]
-export type Thing = (typeof THINGS)[number][0]
+import { GEAR_KINDS, gearTraits, type GearKind } from '../kinds/gear-kind'
+import { kindsOf } from '../kinds/kind'
+
+/** What goes on a rack, by what letters and sheets call it: what is named after what it carries comes before that. */
+const THINGS = kindsOf(GEAR_KINDS)
+  .flatMap((kind) => {
+    const { called } = gearTraits(kind)
+    return called ? [[kind, called] as const] : []
+  })
+  .toSorted(([a], [b]) => Number(b === 'carrier') - Number(a === 'carrier'))
 
 /** A thing that a text names, and how many of it. */
 export interface NamedThing {
-  readonly thing: Thing
+  readonly thing: GearKind
   readonly count: number
 }
 
@@ -47,8 +38,8 @@ function found(text: string): NamedThing[] {
 }
 
 /** The thing that a stretch before a figure names last, or one after it first. */
-const lastIn = (text: string): Thing | undefined => found(text).at(-1)?.thing
-const firstIn = (text: string): Thing | undefined => found(text)[0]?.thing
+const lastIn = (text: string): GearKind | undefined => found(text).at(-1)?.thing
+const firstIn = (text: string): GearKind | undefined => found(text)[0]?.thing
 
 /** What stands round a figure, as far as it may name the thing that it is of. */
 interface Round {
@@ -70,7 +61,7 @@ export const thingAround = ({
   sentence,
   headings,
   earlier,
-}: Round): Thing | undefined =>
+}: Round): GearKind | undefined =>
   lastIn(before) ??
   firstIn(after) ??
   firstIn(row) ??
@@ -90,7 +81,7 @@ export const standsAtThing = ({ before, after }: Pick<Round, 'before' | 'after'>
 
 /** What a text names that goes on a rack, each kind once with the most it counts of it, in the order of first mention. */
 export function thingsNamed(plain: string): NamedThing[] {
-  const most = new Map<Thing, number>()
+  const most = new Map<GearKind, number>()
   for (const { thing, count } of found(plain)) most.set(thing, Math.max(count, most.get(thing) ?? 0))
   return [...most].map(([thing, count]) => ({ thing, count }))
 }

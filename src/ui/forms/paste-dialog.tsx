@@ -7,7 +7,7 @@ import { Choice } from '@/ui/kit/choice'
 import { Note } from '@/ui/kit/field-note'
 import { Modal } from '@/ui/kit/modal'
 import type { Pasted } from './pasted'
-import type { Placed } from './text/figures'
+import type { SheetPlace } from './text/figures'
 import { ReadFigures } from './text/read-figures'
 import { ComparedTick, SourceChoice } from './text/source-choice'
 import { TextView } from './text/text-view'
@@ -30,7 +30,7 @@ export function PasteDialog({
   sheetOf: ReadingOf
   /** Where the text is kept, so that other sheets of the same job find it. */
   textKey: string
-  placeOn: (chosen: string, reading: SheetReading) => Placed
+  placeOn: (chosen: string, reading: SheetReading) => SheetPlace
   parts: Pairs
   onTake: (pasted: Pasted) => void
   onClose: () => void

@@ -4,7 +4,7 @@ import { useState } from 'react'
 import type { ReadingOf, SheetReading } from '@/core/api/files'
 import { Button } from '@/ui/kit/button'
 import type { Pasted } from './pasted'
-import type { Placed } from './text/figures'
+import type { SheetPlace } from './text/figures'
 import { textKey } from './text/use-kept-text'
 
 const PasteDialog = dynamic(() => import('./paste-dialog').then((module) => module.PasteDialog))
@@ -21,7 +21,7 @@ export function PasteSheet({
   /** The job to which the sheet belongs. */
   readonly job: string | undefined
   /** The part of the sheet on which a reading belongs, where one is chosen first, with what is asked before it is taken; nothing where it has no place. */
-  readonly place: (chosen: string, reading: SheetReading) => Placed
+  readonly place: (chosen: string, reading: SheetReading) => SheetPlace
   /** The parts of the sheet, by id and name; none where it has none. */
   readonly parts?: readonly (readonly [id: string, name: string])[]
   readonly onTake: (pasted: Pasted) => void

@@ -1,10 +1,13 @@
 'use client'
 import { useEffect, useState } from 'react'
-import { WorkerClient } from '@/workers/worker-client'
+import { type Bounds, USUAL, WorkerClient } from '@/workers/worker-client'
 
 /** A client of a worker that lives as long as what asks it is shown. */
-export function useWorkerClient<Question, Answer>(start: () => Worker): WorkerClient<Question, Answer> {
-  const [client] = useState(() => new WorkerClient<Question, Answer>(start))
+export function useWorkerClient<Question, Answer>(
+  start: () => Worker,
+  bounds: Bounds = USUAL,
+): WorkerClient<Question, Answer> {
+  const [client] = useState(() => new WorkerClient<Question, Answer>(start, bounds))
   useEffect(() => () => client.end(), [client])
   return client
 }

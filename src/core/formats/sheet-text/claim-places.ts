@@ -40,14 +40,14 @@ export function pagesOf(text: string, claims: readonly Claim[]): (at: number) =>
 const MOST_BETWEEN = 60
 
 /** What stands beside a claim and belongs to it. Claims are in the order of their places. */
-export interface Beside {
+export interface ClaimsBeside {
   /** The other end of a range, which stands at the same place. */
   readonly endOf: (claim: Claim) => Claim | undefined
   /** The thread that is named just before a torque. */
   readonly threadOf: (claim: Claim) => string | undefined
 }
 
-export function besideIn(claims: readonly Claim[]): Beside {
+export function besideIn(claims: readonly Claim[]): ClaimsBeside {
   const ends = new Map(
     claims.filter(({ what }) => what.endsWith('.to')).map((claim) => [`${claim.what} ${claim.at[0]}`, claim]),
   )

@@ -2,7 +2,7 @@ import { expect, it } from 'vitest'
 import { planSchema } from '../../plan/schema/plan-schema'
 import {
   choicesOfText,
-  draftOf,
+  textDraft,
   type KnownAs,
   jobFromText,
   placeInDraft,
@@ -23,7 +23,7 @@ const TOLD = () => 'told' as const
 
 function jobOf(text: string, known: KnownAs = TOLD) {
   const read = readSheet(text)
-  const draft = draftOf(choicesOfText(read), 'job')
+  const draft = textDraft(choicesOfText(read), 'job')
   const taken = read.readings.filter((reading) => placeInDraft(draft, reading)?.asks.length === 0)
   return jobFromText({ id: 'job', name: 'From a text' }, draft, taken, read.readings, known, [])
 }
@@ -62,7 +62,7 @@ it('knows a figure as its source says only where a person said so', () => {
 
 it('takes nothing that is still asked', () => {
   const read = readSheet('Hello, my estate: the roof load is 75 kg. Regards')
-  const draft = draftOf(choicesOfText(read), 'job')
+  const draft = textDraft(choicesOfText(read), 'job')
   const [limit] = read.readings
   expect(limit && placeInDraft(draft, limit)).toMatchObject({ sheet: VEHICLE_SHEET, asks: ['state'] })
   const job = (readings: typeof read.readings) =>
@@ -75,7 +75,7 @@ it('shares what several of a thing weigh together, and gives a rack’s limit to
   const read = readSheet(
     'Hi, we have three kayaks, all together they weigh 66 kg. Our rack is rated 70 kg driving.',
   )
-  const draft = draftOf({ ...choicesOfText(read), things: [{ kind: 'boat', count: 3 }] }, 'job')
+  const draft = textDraft({ ...choicesOfText(read), things: [{ kind: 'boat', count: 3 }] }, 'job')
   const plan = jobFromText({ id: 'job', name: 'Boats' }, draft, read.readings, read.readings, TOLD, [])
   expect(plan.gear[0]?.mass.kg).toBeCloseTo(22, 9)
   expect(plan.racks[0]?.parts.find(({ role }) => role === 'bars')?.rated).toMatchObject({

@@ -46,7 +46,7 @@ export function choicesOfText({ named, isLetter, readings }: SheetRead): JobChoi
 }
 
 /** The sheets that a job is begun with: starting values but for what a text says. */
-export interface JobDraft {
+export interface TextDraft {
   readonly vehicle: Vehicle
   readonly rack?: Rack
   readonly gear: readonly { readonly sheet: Gear; readonly count: number }[]
@@ -55,7 +55,7 @@ export interface JobDraft {
 const named = (kind: string): string => `${kind.charAt(0).toUpperCase()}${kind.slice(1)}`
 
 /** The sheets of a job as its choices begin them: every size a starting value, no weight of gear, no limit. `id` is of the job. */
-export function draftOf({ body, attachment, rack, things }: JobChoices, id: string): JobDraft {
+export function textDraft({ body, attachment, rack, things }: JobChoices, id: string): TextDraft {
   const held = startingAttachment(attachment, body, `${id}-attachment`)
   const vehicle: Vehicle = {
     ...startingVehicle(body, `${id}-vehicle`),
@@ -87,7 +87,7 @@ export const RACK_SHEET = 'rack'
 const ofWhole = (reading: SheetReading): SheetReading =>
   reading.what === 'limit' && reading.part === undefined ? { ...reading, per: reading.per ?? 'set' } : reading
 
-function onPart({ rack }: JobDraft, reading: SheetReading): DraftPlace | undefined {
+function onPart({ rack }: TextDraft, reading: SheetReading): DraftPlace | undefined {
   // What a rack weighs as a whole is no part’s weight.
   if (reading.what === 'weight' && reading.part === undefined) return undefined
   const [carries] = rack?.parts ?? []
@@ -96,7 +96,7 @@ function onPart({ rack }: JobDraft, reading: SheetReading): DraftPlace | undefin
 }
 
 /** Where a reading belongs in a job’s draft; nothing where none of its sheets has a place for it. */
-export function placeInDraft(draft: JobDraft, reading: SheetReading): DraftPlace | undefined {
+export function placeInDraft(draft: TextDraft, reading: SheetReading): DraftPlace | undefined {
   const onVehicle = vehicleAsks(reading)
   if (onVehicle) return { sheet: VEHICLE_SHEET, asks: onVehicle }
   const onRack = onPart(draft, reading)
@@ -120,11 +120,11 @@ const shared = (reading: SheetReading, count: number): SheetReading =>
 
 /** A draft with what was taken of a text. */
 function draftWith(
-  draft: JobDraft,
+  draft: TextDraft,
   taken: readonly SheetReading[],
   all: readonly SheetReading[],
   known: KnownAs,
-): JobDraft {
+): TextDraft {
   const on = (place: (found: DraftPlace) => boolean) =>
     taken.filter((reading) => {
       const found = placeInDraft(draft, reading)
@@ -159,7 +159,7 @@ function draftWith(
 }
 
 /** Every thing of a draft on the rack: first what suits, then what does not, to be seen. What its commands refuse stays off. */
-function withThings(plan: Plan, { gear }: JobDraft, adapters: readonly Adapter[]): Plan {
+function withThings(plan: Plan, { gear }: TextDraft, adapters: readonly Adapter[]): Plan {
   const each = gear.flatMap(({ sheet, count }) =>
     Array.from({ length: count }, (_, i) => ({ sheet, id: `${sheet.id}-${i + 1}` })),
   )
@@ -182,7 +182,7 @@ function withThings(plan: Plan, { gear }: JobDraft, adapters: readonly Adapter[]
  */
 export function jobFromText(
   start: { readonly id: string; readonly name: string; readonly rules?: HouseRules },
-  draft: JobDraft,
+  draft: TextDraft,
   taken: readonly SheetReading[],
   all: readonly SheetReading[],
   known: KnownAs,

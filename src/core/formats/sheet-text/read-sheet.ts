@@ -1,13 +1,13 @@
 import { ATTACHMENTS, type AttachmentKind } from '../../kinds/attachment'
 import { BODIES, type Body } from '../../kinds/body'
-import { GEAR_KINDS, type GearKind } from '../../kinds/gear-kind'
+import type { GearKind } from '../../kinds/gear-kind'
 import { kindsOf } from '../../kinds/kind'
 import type { PartRole } from '../../kinds/part-role'
 import type { Claim } from '../../reading/claim'
 import { readWhole, type TextAmount } from '../../reading/read'
 import type { Subject } from '../../reading/subject'
 import { inFirstUnit } from '../../reading/unit-words'
-import { type Beside, besideIn, pagesOf, wordsRound } from './claim-places'
+import { type ClaimsBeside, besideIn, pagesOf, wordsRound } from './claim-places'
 import type { ReadingOf, SheetReading } from './reading'
 
 /** What a text names beside its figures: how the car is built, what holds a rack on it, what goes on it. */
@@ -89,7 +89,7 @@ function limitOf(
 type Bare<T> = T extends unknown ? Omit<T, 'words' | 'at' | 'to' | 'doubtful'> : never
 
 /** The reading of a claim; nothing where a sheet has no place for it. */
-function readingOf(claim: Claim, { endOf, threadOf }: Beside): Bare<SheetReading> | undefined {
+function readingOf(claim: Claim, { endOf, threadOf }: ClaimsBeside): Bare<SheetReading> | undefined {
   const { what, value, per } = claim
   const [thing = '', ...rest] = what.split('.')
   const of = OF[thing]
@@ -174,7 +174,7 @@ export function readSheet(text: string, of?: ReadingOf): SheetRead {
       if (!reading) return []
       const [at, to] = claim.at
       const page = pageOf(at)
-      const thing = isOfSeveral ? oneOf(GEAR_KINDS, claim.thing) : undefined
+      const thing = isOfSeveral ? claim.thing : undefined
       return [
         {
           ...reading,
@@ -194,10 +194,7 @@ export function readSheet(text: string, of?: ReadingOf): SheetRead {
     isLetter,
     named: {
       ...namedIn(claims),
-      things: things.flatMap(({ thing, count }) => {
-        const kind = oneOf(GEAR_KINDS, thing)
-        return kind ? [{ kind, count }] : []
-      }),
+      things: things.map(({ thing, count }) => ({ kind: thing, count })),
     },
   }
 }

@@ -1,6 +1,6 @@
 import { readSheet, vehicleAsks } from '@/core/api/files'
 import { expect, it } from 'vitest'
-import { countsOf, type Deeds, figuresOf, marksOf, NO_DEEDS, type PlaceOf } from './figures'
+import { countsOf, type Deeds, figuresOf, textMarks, NO_DEEDS, type PlaceOf } from './figures'
 
 const TEXT = 'Estate\nLength 4700 mm, page 3\nRoof load 75 kg\nThe box weighs 18 kg\nIt took 12 kg of sand'
 const onVehicle: PlaceOf = (reading) => {
@@ -10,7 +10,7 @@ const onVehicle: PlaceOf = (reading) => {
 const READ = readSheet(TEXT, 'vehicle')
 const now = (deeds: Deeds = NO_DEEDS) => figuresOf(READ.readings, onVehicle, deeds)
 const wordsOf = (deeds?: Deeds) =>
-  marksOf(READ, now(deeds)).map(({ at, to, state }) => [TEXT.slice(at, to), state])
+  textMarks(READ, now(deeds)).map(({ at, to, state }) => [TEXT.slice(at, to), state])
 
 it('marks every amount of a text once by what became of it', () => {
   expect(wordsOf()).toEqual([
@@ -20,7 +20,7 @@ it('marks every amount of a text once by what became of it', () => {
     ['18 kg', 'elsewhere'],
     ['12 kg', 'left'],
   ])
-  expect(countsOf(marksOf(READ, now()))).toEqual({ taken: 1, source: 1, asked: 1, elsewhere: 1, left: 1 })
+  expect(countsOf(textMarks(READ, now()))).toEqual({ taken: 1, source: 1, asked: 1, elsewhere: 1, left: 1 })
 })
 
 it('takes what is answered, leaves what a person leaves, and takes what a person says', () => {

@@ -8,8 +8,8 @@ import {
 } from '@/core/api/files'
 
 /** Where a reading belongs on the sheets at hand, and what they still ask of it; nothing where they have no place for it. */
-export type Placed = { readonly group: string; readonly asks: NonNullable<Asks> } | undefined
-export type PlaceOf = (reading: SheetReading) => Placed
+export type SheetPlace = { readonly group: string; readonly asks: NonNullable<Asks> } | undefined
+export type PlaceOf = (reading: SheetReading) => SheetPlace
 
 /** One reading of a text: its sheet, what that still asks of it, what was answered, and whether a person leaves it. */
 export interface ReadFigure {
@@ -64,23 +64,23 @@ export function figuresOf(
 }
 
 /** What became of an amount of a text. */
-export type MarkState = 'taken' | 'asked' | 'source' | 'elsewhere' | 'left'
+export type TextMarkState = 'taken' | 'asked' | 'source' | 'elsewhere' | 'left'
 
-export interface Mark {
+export interface TextMark {
   readonly at: number
   readonly to: number
-  readonly state: MarkState
+  readonly state: TextMarkState
   /** The figure in the list beside the text; none of what is not in it. */
   readonly figure?: ReadFigure
   readonly reading?: SheetReading
 }
 
-const stateOf = ({ open, isLeft }: ReadFigure): MarkState =>
+const stateOf = ({ open, isLeft }: ReadFigure): TextMarkState =>
   isLeft ? 'left' : open.length > 0 ? 'asked' : 'taken'
 
 /** Every amount of a text and every page or day, with what became of it, each place once, in the order of the text. */
-export function marksOf({ readings, amounts }: SheetRead, figures: readonly ReadFigure[]): Mark[] {
-  const marks = new Map<number, Mark>()
+export function textMarks({ readings, amounts }: SheetRead, figures: readonly ReadFigure[]): TextMark[] {
+  const marks = new Map<number, TextMark>()
   for (const { at } of amounts) marks.set(at[0], { at: at[0], to: at[1], state: 'left' })
   for (const reading of readings) {
     const { at, to, what } = reading
@@ -104,7 +104,7 @@ export function marksOf({ readings, amounts }: SheetRead, figures: readonly Read
 }
 
 /** How many of each an account of a text has. */
-export const countsOf = (marks: readonly Mark[]): Readonly<Record<MarkState, number>> =>
+export const countsOf = (marks: readonly TextMark[]): Readonly<Record<TextMarkState, number>> =>
   marks.reduce((counts, { state }) => ({ ...counts, [state]: counts[state] + 1 }), {
     taken: 0,
     asked: 0,

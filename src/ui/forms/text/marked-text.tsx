@@ -1,11 +1,11 @@
 'use client'
 import type { ReactNode } from 'react'
 import { Note } from '@/ui/kit/field-note'
-import { countsOf, type Mark, type MarkState } from './figures'
+import { countsOf, type TextMark, type TextMarkState } from './figures'
 
 /** How what became of an amount is marked: by a sign and a line under it, and said in words. */
 const MARK: Readonly<
-  Record<MarkState, { readonly sign: string; readonly word: string; readonly line: string }>
+  Record<TextMarkState, { readonly sign: string; readonly word: string; readonly line: string }>
 > = {
   taken: { sign: '✓', word: 'taken', line: 'decoration-solid decoration-2 font-semibold' },
   asked: { sign: '?', word: 'asked', line: 'decoration-dashed decoration-2 font-semibold' },
@@ -13,12 +13,12 @@ const MARK: Readonly<
   elsewhere: { sign: '→', word: 'not on these sheets', line: 'decoration-dotted decoration-2' },
   left: { sign: '·', word: 'left', line: 'decoration-dotted decoration-1' },
 }
-const STATES = Object.keys(MARK) as MarkState[]
+const STATES = Object.keys(MARK) as TextMarkState[]
 
 interface Line {
   readonly start: number
   readonly text: string
-  readonly marks: readonly Mark[]
+  readonly marks: readonly TextMark[]
 }
 
 /** So many lines are shown before and after one with a mark. */
@@ -28,13 +28,13 @@ const MOST_LINE = 600
 const COLUMNS = /\S(?: {3,}|\t)\S/
 
 /** The lines of a text that have a mark or stand beside one; `undefined` where others are left out. */
-function shownLines(text: string, marks: readonly Mark[]): (Line | undefined)[] {
+function shownLines(text: string, marks: readonly TextMark[]): (Line | undefined)[] {
   const lines: Line[] = []
   let start = 0
   let next = 0
   for (const words of text.split(/\n|\f/)) {
     const end = start + words.length
-    const here: Mark[] = []
+    const here: TextMark[] = []
     for (let mark = marks[next]; mark && mark.at <= end; mark = marks[++next]) here.push(mark)
     lines.push({ start, text: words, marks: here })
     start = end + 1
@@ -45,7 +45,13 @@ function shownLines(text: string, marks: readonly Mark[]): (Line | undefined)[] 
   return lines.flatMap((line, i) => (near[i] ? [line] : i === 0 || near[i - 1] === true ? [undefined] : []))
 }
 
-function LineWords({ line: { start, text, marks }, onPick }: { line: Line; onPick: (mark: Mark) => void }) {
+function LineWords({
+  line: { start, text, marks },
+  onPick,
+}: {
+  line: Line
+  onPick: (mark: TextMark) => void
+}) {
   const pieces: ReactNode[] = []
   let from = Math.max(0, (marks[0]?.at ?? start) - start - MOST_LINE)
   for (const mark of marks) {
@@ -79,8 +85,8 @@ export function MarkedText({
   onPick,
 }: {
   text: string
-  marks: readonly Mark[]
-  onPick: (mark: Mark) => void
+  marks: readonly TextMark[]
+  onPick: (mark: TextMark) => void
 }) {
   const counts = countsOf(marks)
   const lines = shownLines(text, marks)

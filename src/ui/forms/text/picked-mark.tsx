@@ -2,7 +2,7 @@
 import { meaningsFor, readingWords, type SheetReading, type TextAmount } from '@/core/api/files'
 import { Choice } from '@/ui/kit/choice'
 import { PhraseLine } from '@/ui/figures/quantity'
-import type { Mark, PlaceOf } from './figures'
+import type { TextMark, PlaceOf } from './figures'
 
 /** Why an amount of a text that was picked is not taken, and what a person may say that it is. */
 export function PickedMark({
@@ -13,7 +13,7 @@ export function PickedMark({
   onSay,
 }: {
   text: string
-  mark: Mark
+  mark: TextMark
   amount: TextAmount | undefined
   place: PlaceOf
   onSay: (reading: SheetReading) => void

@@ -2,15 +2,15 @@
 import { useEffect, useRef, useState } from 'react'
 import { Alert } from '@/ui/kit/alert'
 import { Button } from '@/ui/kit/button'
-import type { Mark, PlaceOf } from './figures'
+import type { TextMark, PlaceOf } from './figures'
 import { MarkedText } from './marked-text'
 import { PickedMark } from './picked-mark'
 import { figureId } from './read-figures'
 import { TextSource } from './text-source'
-import type { Figures } from './use-figures'
+import type { TextFigures } from './use-figures'
 import { useOfText } from './use-of-text'
 import { MOST_LETTERS, type TextRead } from './use-read-text'
-import { type Fetching, useTextFile } from './use-text-file'
+import { type FileFetch, useTextFile } from './use-text-file'
 
 function HowFar({ now }: { now: TextRead }) {
   return (
@@ -34,7 +34,7 @@ function HowFar({ now }: { now: TextRead }) {
   )
 }
 
-function FileNews({ fetching }: { fetching: Fetching }) {
+function FileNews({ fetching }: { fetching: FileFetch }) {
   return (
     <>
       <p role="status" className={fetching.is === 'reading' ? 'mt-2' : ''}>
@@ -60,12 +60,12 @@ export function TextView({
 }: {
   text: string
   now: TextRead
-  figures: Figures
+  figures: TextFigures
   place: PlaceOf
   onText: (text: string) => void
 }) {
   const [isMarked, setMarked] = useState(text !== '')
-  const [picked, setPicked] = useOfText<Mark | undefined>(text, undefined)
+  const [picked, setPicked] = useOfText<TextMark | undefined>(text, undefined)
   const shown = useRef<HTMLDivElement>(null)
   const showsMarks = isMarked && text.trim() !== ''
   // What had the focus is gone when the text came as a whole.
@@ -79,7 +79,7 @@ export function TextView({
     if (isWhole) setMarked(true)
     onText(next)
   }
-  const pick = (mark: Mark) => {
+  const pick = (mark: TextMark) => {
     setPicked(mark)
     if (mark.figure) document.getElementById(figureId(mark.figure.key))?.focus()
   }

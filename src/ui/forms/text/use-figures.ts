@@ -4,8 +4,8 @@ import {
   type Deeds,
   figuresOf,
   keyOf,
-  type Mark,
-  marksOf,
+  type TextMark,
+  textMarks,
   NO_DEEDS,
   type PlaceOf,
   type ReadFigure,
@@ -13,9 +13,9 @@ import {
 import { useOfText } from './use-of-text'
 
 /** The figures of a text on the sheets at hand, and what a person does with them. */
-export interface Figures {
+export interface TextFigures {
   readonly figures: readonly ReadFigure[]
-  readonly marks: readonly Mark[]
+  readonly marks: readonly TextMark[]
   /** What is taken as it stands now: nothing that is open or left. */
   readonly taken: readonly SheetReading[]
   /** Those of them for one sheet, or one part of it. */
@@ -29,13 +29,13 @@ export interface Figures {
   readonly forget: () => void
 }
 
-export function useFigures(text: string, read: SheetRead, place: PlaceOf): Figures {
+export function useFigures(text: string, read: SheetRead, place: PlaceOf): TextFigures {
   const [deeds, setDeeds] = useOfText<Deeds>(text, NO_DEEDS)
   const figures = figuresOf(read.readings, place, deeds)
   const takes = figures.filter(({ open, isLeft }) => open.length === 0 && !isLeft)
   return {
     figures,
-    marks: marksOf(read, figures),
+    marks: textMarks(read, figures),
     taken: takes.map(({ reading }) => reading),
     takenFor: (group) => takes.flatMap((figure) => (figure.group === group ? [figure.reading] : [])),
     asked: figures.filter(({ open, isLeft }) => open.length > 0 && !isLeft).length,

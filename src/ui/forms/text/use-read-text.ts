@@ -10,6 +10,8 @@ export const MOST_LETTERS = 2_000_000
 /** While a long text is typed into, it is not read at every letter. */
 const LONG = 20_000
 const WAIT_MS = 250
+/** The longest text takes a slow phone so long, in one piece. */
+const PATIENT = { silentMs: 180_000, tries: 2 }
 
 /** How far the reading of a text is, with what was read of it last. */
 export type TextRead =
@@ -29,6 +31,7 @@ export function useReadText(text: string, of: ReadingOf | undefined): TextRead {
   const ticket = useRef(0)
   const client = useWorkerClient<TextQuestion, TextAnswer>(
     () => new Worker(new URL('../../../workers/text.worker.ts', import.meta.url)),
+    PATIENT,
   )
   const isEmpty = text.trim() === ''
   const isTooLong = text.length > MOST_LETTERS

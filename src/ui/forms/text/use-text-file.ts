@@ -2,14 +2,14 @@
 import { type DragEvent, useState } from 'react'
 
 /** What happens to a file that was chosen or dropped. */
-export type Fetching =
+export type FileFetch =
   | { readonly is: 'none' }
   | { readonly is: 'reading'; readonly name: string; readonly page?: string }
   | { readonly is: 'refused'; readonly name: string; readonly why: string }
 
 /** Takes the text of a file that is chosen, or dropped where `drop` is spread. */
 export function useTextFile(onText: (text: string) => void) {
-  const [fetching, setFetching] = useState<Fetching>({ is: 'none' })
+  const [fetching, setFetching] = useState<FileFetch>({ is: 'none' })
   const take = async (file: File) => {
     const { name } = file
     setFetching({ is: 'reading', name })

@@ -5,7 +5,7 @@ import { Fieldset } from '@/ui/kit/fieldset'
 import { Note } from '@/ui/kit/field-note'
 import { ReadFigures } from '@/ui/forms/text/read-figures'
 import { ComparedTick } from '@/ui/forms/text/source-choice'
-import type { Figures } from '@/ui/forms/text/use-figures'
+import type { TextFigures } from '@/ui/forms/text/use-figures'
 
 /** One sheet of the job that is begun: what it is of, and what the text says for it. */
 export function SheetFigures({
@@ -19,7 +19,7 @@ export function SheetFigures({
 }: {
   title: string
   group: string
-  figures: Figures
+  figures: TextFigures
   from: Source['kind']
   compared: boolean
   onCompared: (compared: boolean) => void

@@ -2,7 +2,7 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import {
-  draftOf,
+  textDraft,
   jobFromText,
   placeInDraft,
   RACK_SHEET,
@@ -41,7 +41,7 @@ export function TextScreen() {
   const { ready, text, change, drop } = useKeptText(textKey(undefined))
   const now = useReadText(text, undefined)
   const { choices, racks, choose } = useJobChoices(text, now.read)
-  const draft = draftOf(choices, id)
+  const draft = textDraft(choices, id)
   const place = (reading: SheetReading) => {
     const found = placeInDraft(draft, reading)
     return found && { group: found.sheet, asks: found.asks }
