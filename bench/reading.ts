@@ -54,7 +54,11 @@ export function readingRatios(): Ratio[] {
   const [usual] = read
   return [
     ratio('the forty texts in 2 MB, read / searched', (usual?.once ?? Number.NaN) / plain, 20),
-    ratio(`the slowest of twelve makes of 2 MB (${worst.name}), read / a plain search`, worst.once / plain, 20),
+    ratio(
+      `the slowest of twelve makes of 2 MB (${worst.name}), read / a plain search`,
+      worst.once / plain,
+      20,
+    ),
     ratio(`the steepest of them (${steepest.name}), 4 MB / 2 MB`, steepest.grows, 2.2),
   ]
 }

@@ -56,7 +56,7 @@ const MAIL = [
 
 test('a mail becomes a job with its first verdict, and nothing is typed', async ({ page }) => {
   await page.goto('/')
-  await page.getByRole('link', { name: 'Start a job from what you were sent' }).click()
+  await page.getByRole('link', { name: 'Start from what you were sent' }).click()
   await choose(page, 'mail.eml', MAIL)
   const marked = page.getByRole('region', { name: 'The text with its figures marked' })
   await expect(marked.getByRole('button', { name: '75 kg: taken' })).toBeVisible()

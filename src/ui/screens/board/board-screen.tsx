@@ -89,7 +89,7 @@ export function BoardScreen() {
           Start a job
         </ButtonLink>
         <ButtonLink href={to('text')} variant="quiet">
-          Start a job from what you were sent
+          Start from what you were sent
         </ButtonLink>
         <FileButton
           label="Open a file"
