@@ -3,6 +3,14 @@ import { standsAtThing, thingAround, thingsNamed } from './things'
 
 it.each([
   [
+    'a 9 kg box, a 1.8 m box, 2 x tent',
+    [
+      ['box', 1],
+      ['tent', 2],
+    ],
+  ],
+  ['two of our long boats', [['boat', 1]]],
+  [
     'two bikes and a roof box',
     [
       ['bike', 2],

@@ -16,7 +16,9 @@ export interface NamedThing {
 }
 
 const COUNTS: Readonly<Record<string, number>> = { two: 2, three: 3, four: 4, both: 2 }
-const COUNTED = /\b(\d|two|three|four|both)(?: (?:of )?(?:my|our|the|\w+))?\s*$/i
+/** “9 kg” and “1.8 m” before a thing count nothing. */
+const COUNTED =
+  /(?<![\d.,])\b(\d|two|three|four|both)(?: (?:of )?(?!(?:kgs?|kilos?|lbs?|pounds?|mm|cm|m|ft|in|l|lit\w+)\b)[a-z-]+)?\s*$/i
 /** What is not there, not wanted or not allowed is not named. */
 const REFUSED = /\b(?:no|not|never|without|except|instead of|rather than|sold|used to)\b[^.;]{0,30}$/i
 const MOST_BEFORE = 40

@@ -4,7 +4,6 @@ import dynamic from 'next/dynamic'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { isTextFile } from '@/ui/forms/text/text-files'
-import { keepText, textKey } from '@/ui/forms/text/use-kept-text'
 import { Modal } from '@/ui/kit/modal'
 import { useOpenFile } from './open-file'
 
@@ -15,6 +14,7 @@ async function takeText(file: File): Promise<string | undefined> {
   const { textOfFile } = await import('@/ui/forms/text/file-text')
   const read = await textOfFile(file, () => undefined)
   if (!read.ok) return read.why
+  const { keepText, textKey } = await import('@/ui/forms/text/use-kept-text')
   await keepText(textKey(undefined), read.text)
   return undefined
 }

@@ -57,7 +57,7 @@ export function PasteDialog({
               {parts.length > 1 && (
                 <Choice
                   className="w-56"
-                  label="What names no part is of"
+                  label="Figures that name no part are of"
                   value={chosen}
                   options={parts}
                   onChange={(next) => {

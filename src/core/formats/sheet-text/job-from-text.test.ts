@@ -86,3 +86,16 @@ it('shares what several of a thing weigh together, and gives a rack’s limit to
 it('puts no thing of a maker’s list on a roof', () => {
   expect(choicesOfText(readSheet('Roof load, driving\nBikes: 45 kg\nBox: 60 kg')).things).toEqual([])
 })
+
+it('gives a figure to the thing that its words name, and to no other', () => {
+  const plan = jobOf('Hello, we have two bikes and a roof box. The box weighs 19 kg.')
+  expect(plan.gear.map(({ kind, mass }) => [kind, mass.kg])).toEqual([
+    ['box', 19],
+    ['bike', 0],
+  ])
+  const read = readSheet('Hello, our roof box weighs 19 kg.')
+  const [weight] = read.readings
+  const things = (kinds: readonly ('bike' | 'tent')[]) =>
+    textDraft({ ...choicesOfText(read), things: kinds.map((kind) => ({ kind, count: 1 })) }, 'job')
+  expect(placeInDraft(things(['bike', 'tent']), weight!)).toBeUndefined()
+})

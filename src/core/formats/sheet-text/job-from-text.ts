@@ -102,9 +102,8 @@ export function placeInDraft(draft: TextDraft, reading: SheetReading): DraftPlac
   const onRack = onPart(draft, reading)
   if (onRack) return onRack
   const { gear } = draft
-  // How fast one may drive is said of one thing: where several are meant, of the one that is named.
-  if (reading.what === 'speed' && reading.thing === undefined && gear.length > 1) return undefined
-  const of = gear.find(({ sheet }) => sheet.kind === reading.thing) ?? gear[0]
+  // Of several things a figure is the one’s that its words name: it is never given to another.
+  const of = gear.length === 1 ? gear[0] : gear.find(({ sheet }) => sheet.kind === reading.thing)
   const asks = of && gearAsks(of.sheet, shared(reading, of.count))
   return asks && { sheet: of.sheet.id, asks }
 }

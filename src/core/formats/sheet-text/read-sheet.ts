@@ -166,7 +166,7 @@ export function readSheet(text: string, of?: ReadingOf): SheetRead {
   const disagrees = claims.filter((claim) => claim.disagrees).map(({ at }) => text.slice(...at))
   const pageOf = pagesOf(text, claims)
   const beside = besideIn(claims)
-  const isOfSeveral = new Set(claims.flatMap(({ thing }) => thing ?? [])).size > 1
+  const isOfSeveral = new Set([...claims, ...things].flatMap(({ thing }) => thing ?? [])).size > 1
   const readings = claims
     .filter((claim) => !claim.disagrees)
     .flatMap((claim): SheetReading[] => {

@@ -103,7 +103,7 @@ export function textMarks({ readings, amounts }: SheetRead, figures: readonly Re
     })
 }
 
-/** How many of each an account of a text has. */
+/** How many marks of each state a text has. */
 export const countsOf = (marks: readonly TextMark[]): Readonly<Record<TextMarkState, number>> =>
   marks.reduce((counts, { state }) => ({ ...counts, [state]: counts[state] + 1 }), {
     taken: 0,

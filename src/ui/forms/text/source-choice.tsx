@@ -41,8 +41,8 @@ export function ComparedTick({
   return (
     <TickBox checked={compared} onTick={onCompared}>
       <span>
-        I compared each figure with the text itself: known as <strong>{PROVENANCES[from].word}</strong>,
-        otherwise as told
+        I compared each figure with the text. It counts as <strong>{PROVENANCES[from].word}</strong>; without
+        this tick, as told.
       </span>
     </TickBox>
   )

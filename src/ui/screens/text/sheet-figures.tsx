@@ -33,8 +33,7 @@ export function SheetFigures({
         <ReadFigures label={`What was read for: ${title}`} figures={here} onLeave={leave} onAnswer={answer} />
       ) : (
         <Note>
-          No figure in the text. Sizes start as usual for the kind and are marked so; limits and weights stay
-          unknown.
+          No figure in the text. Sizes start with usual values and are marked so; limits stay unknown.
         </Note>
       )}
       {here.some(({ open, isLeft }) => open.length === 0 && !isLeft) && (
