@@ -78,10 +78,10 @@ test('a pasted sheet fills the fields it speaks of, keeps its words as the sourc
 }) => {
   await openJob(page, 'Yard van, full summer load')
   await goTo(page, 'Vehicle')
-  const length = page.getByLabel('Overall length')
+  const length = page.getByRole('textbox', { name: 'Overall length' })
   await openPart(page, 'Sizes')
   const before = await length.inputValue()
-  // What was typed before gives way to what is taken.
+  // What was typed before gives way to what is taken, and stays beside it.
   await length.fill('5000 mm')
   await page.getByRole('button', { name: 'Paste a sheet' }).click()
   const dialog = page.getByRole('dialog', { name: 'Paste a sheet' })
@@ -101,6 +101,8 @@ test('a pasted sheet fills the fields it speaks of, keeps its words as the sourc
   await expect(asked.getByRole('button', { name: /^Driving/ })).toHaveAttribute('aria-pressed', 'true')
   await dialog.getByRole('button', { name: 'Take these 2' }).click()
   await expect(length).toHaveValue(/5\s?460 mm/)
+  const other = page.getByRole('group', { name: 'Another figure: Overall length' })
+  await expect(other.getByRole('textbox', { name: 'Another figure', exact: true })).toHaveValue(/5\s?000 mm/)
   await page.getByRole('button', { name: 'Save and go back to Load' }).click()
   await page.getByRole('button', { name: /^Roof, Road/ }).click()
   const sum = page.getByRole('dialog')
