@@ -17,7 +17,7 @@ async function sheetPdf(rows: readonly Row[]): Promise<Buffer> {
 
 const fileOf = (name: string, content: string | Buffer) => ({
   name,
-  mimeType: name.endsWith('.pdf') ? 'application/pdf' : 'text/plain',
+  mimeType: name.endsWith('.pdf') ? 'application/pdf' : name.endsWith('.png') ? 'image/png' : 'text/plain',
   buffer: Buffer.from(content),
 })
 const choose = (on: Page | Locator, name: string, content: string | Buffer) =>
@@ -151,7 +151,8 @@ test(
     await expect(dialog.getByRole('button', { name: 'Take these 0' })).toBeDisabled()
     await dialog.getByRole('button', { name: 'Empty it' }).click()
     for (const [name, content, why] of [
-      ['photo.png', 'no picture', 'It is none of .txt, .html, .htm, .csv, .eml, .pdf.'],
+      ['photo.png', 'no picture', 'It is a picture, and pictures are not read.'],
+      ['plan.dwg', 'no text', 'It is none of .txt, .html, .htm, .csv, .eml, .pdf.'],
       ['broken.pdf', 'no PDF at all', 'It is damaged, or it is no PDF.'],
       ['scan.pdf', await sheetPdf([]), 'Its pages are pictures'],
     ] as const) {

@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto'
 import { afterEach, expect, it } from 'vitest'
 import { boatAndBox, ridgeTent } from '@/demo/plans'
 import { loadArchived, saveArchived } from './archive'
+import { loadDraft, saveDraft, textKey } from './drafts'
 import { dropPlan } from './drop-plan'
 import { refusing } from './faults.testing'
 import { savePlan, loadPlan } from './plans'
@@ -34,6 +35,17 @@ it('goes and comes back with a job that is deleted', async () => {
   await restoreRemoved(gone?.id ?? '', new Date().toISOString())
   expect(await loadArchived()).toEqual(new Set([boatAndBox.id]))
   expect(await loadPlan(boatAndBox.id)).toEqual({ ok: true, plan: boatAndBox })
+})
+
+it('takes the text of a job away with it, and gives it back', async () => {
+  await savePlan(boatAndBox)
+  const key = textKey(boatAndBox.id)
+  await saveDraft(key, 'A letter of the customer')
+  await dropPlan(boatAndBox.id)
+  expect(await loadDraft(key)).toBeNull()
+  const [gone] = await loadRemoved()
+  await restoreRemoved(gone?.id ?? '', new Date().toISOString())
+  expect(await loadDraft(key)).toBe('A letter of the customer')
 })
 
 it('says when it could not be kept', async () => {

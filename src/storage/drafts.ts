@@ -4,6 +4,10 @@ import { transaction } from './database'
 import { mustWait, waitsNoMore } from './waiting'
 
 const shelfKey = (key: string) => `draft/${key}`
+/** Where the text of a job is kept, or of what is begun without one. */
+export const textKey = (job: string | undefined): string => `text/${job ?? 'new'}`
+/** The same among the settings: it goes with its job. */
+export const textShelfKey = (job: string): string => shelfKey(textKey(job))
 /** What this browser refused to keep of the drafts, as it was typed last. */
 const unsaved = new Map<string, unknown>()
 

@@ -1,4 +1,5 @@
 import { archiveKey } from './archive'
+import { textShelfKey } from './drafts'
 import { announceSaved } from './saved-elsewhere'
 import { nextRevisions, storedFrom, forgetUnsaved } from './plans'
 import { rememberIn } from './removed'
@@ -9,7 +10,8 @@ import { transaction } from './database'
 export async function dropPlan(id: string): Promise<SaveResult> {
   try {
     await transaction(['plans', 'revisions', 'removed', 'history', 'settings'], async (tx) => {
-      const away = await tx.get('settings', archiveKey(id))
+      const beside = [archiveKey(id), textShelfKey(id)]
+      const kept = await Promise.all(beside.map((key) => tx.get('settings', key)))
       const there = storedFrom(id, await tx.get('plans', id))
       const name = there.ok ? there.plan.job.name : id
       await rememberIn(
@@ -19,14 +21,14 @@ export async function dropPlan(id: string): Promise<SaveResult> {
         [
           ['plans', id],
           ['history', id],
-          ...(away === undefined ? [] : [['settings', archiveKey(id)] as const]),
+          ...beside.filter((_, i) => kept[i] !== undefined).map((key) => ['settings', key] as const),
         ],
         'away',
       )
       await nextRevisions(tx, [id])
       tx.remove('plans', id)
       tx.remove('history', id)
-      tx.remove('settings', archiveKey(id))
+      for (const key of beside) tx.remove('settings', key)
     })
     forgetUnsaved(id)
     announceSaved({ shelf: 'plans', id })

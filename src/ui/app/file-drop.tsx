@@ -3,6 +3,7 @@ import { to } from '@/ui/routes'
 import dynamic from 'next/dynamic'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
+import { textKey } from '@/storage/drafts'
 import { isTextFile } from '@/ui/forms/text/text-files'
 import { Modal } from '@/ui/kit/modal'
 import { useOpenFile } from './open-file'
@@ -14,7 +15,7 @@ async function takeText(file: File): Promise<string | undefined> {
   const { textOfFile } = await import('@/ui/forms/text/file-text')
   const read = await textOfFile(file, () => undefined)
   if (!read.ok) return read.why
-  const { keepText, textKey } = await import('@/ui/forms/text/use-kept-text')
+  const { keepText } = await import('@/ui/forms/text/use-kept-text')
   await keepText(textKey(undefined), read.text)
   return undefined
 }

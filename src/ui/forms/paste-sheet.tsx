@@ -2,10 +2,10 @@
 import dynamic from 'next/dynamic'
 import { useState } from 'react'
 import type { ReadingOf, SheetReading } from '@/core/api/files'
+import { textKey } from '@/storage/drafts'
 import { Button } from '@/ui/kit/button'
 import type { Pasted } from './pasted'
 import type { SheetPlace } from './text/figures'
-import { textKey } from './text/use-kept-text'
 
 const PasteDialog = dynamic(() => import('./paste-dialog').then((module) => module.PasteDialog))
 

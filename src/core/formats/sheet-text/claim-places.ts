@@ -1,6 +1,7 @@
 import type { Claim } from '../../reading/claim'
 
-const MOST_WORDS = 200
+/** A source keeps no more of a text’s words. */
+export const MOST_WORDS = 200
 
 /** The line in which a claim stands; of a long one what is before it, and the figure. */
 export function wordsRound(text: string, [start, end]: Claim['at']): string {

@@ -8,7 +8,7 @@ import { readWhole, type TextAmount } from '../../reading/read'
 import type { Subject } from '../../reading/subject'
 import { inFirstUnit } from '../../reading/unit-words'
 import { type ClaimsBeside, besideIn, pagesOf, wordsRound } from './claim-places'
-import type { ReadingOf, SheetReading } from './reading'
+import type { BareReading, ReadingOf, SheetReading } from './reading'
 
 /** What a text names beside its figures: how the car is built, what holds a rack on it, what goes on it. */
 interface Named {
@@ -86,10 +86,8 @@ function limitOf(
   }
 }
 
-type Bare<T> = T extends unknown ? Omit<T, 'words' | 'at' | 'to' | 'doubtful'> : never
-
 /** The reading of a claim; nothing where a sheet has no place for it. */
-function readingOf(claim: Claim, { endOf, threadOf }: ClaimsBeside): Bare<SheetReading> | undefined {
+function readingOf(claim: Claim, { endOf, threadOf }: ClaimsBeside): BareReading | undefined {
   const { what, value, per } = claim
   const [thing = '', ...rest] = what.split('.')
   const of = OF[thing]

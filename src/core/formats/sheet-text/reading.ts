@@ -64,6 +64,10 @@ export type SheetReading =
   | (Read & { readonly what: 'page'; readonly page: string })
   | (Read & { readonly what: 'day'; readonly on: string })
 
+type Bare<T> = T extends unknown ? Omit<T, 'words' | 'at' | 'to' | 'doubtful'> : never
+/** What a reading says, without the place it was read at. */
+export type BareReading = Bare<SheetReading>
+
 /** What a text leaves open that a sheet needs: in which state, of one or of all, whether it is so, whether it is of this thing, and how many bolts one of it has. */
 export type Question = 'state' | 'per' | 'doubt' | 'thing' | 'bolts'
 
@@ -81,8 +85,8 @@ export function withAnswers(
   reading: SheetReading,
   { state, per, doubt, thing, bolts }: Answers,
 ): SheetReading {
-  const { thing: said, ...rest } = reading
-  const ofThis: SheetReading = thing === 'this' ? rest : { ...rest, ...(said && { thing: said }) }
+  const { thing: _, ...rest } = reading
+  const ofThis: SheetReading = thing === 'this' ? rest : reading
   const sure = doubt === 'so' ? { ...ofThis, doubtful: false } : ofThis
   if (sure.what === 'limit') return { ...sure, ...(state && { state }), ...(per && { per }) }
   if (sure.what === 'torque') return { ...sure, ...(bolts && { bolts: Number(bolts) }) }

@@ -1,20 +1,15 @@
 import type { TextAmount } from '../../reading/read'
 import { inFirstUnit, type UnitDimension } from '../../reading/unit-words'
-import type { ReadingOf, SheetReading } from './reading'
-
-type Bare<T> = T extends unknown ? Omit<T, 'words' | 'at' | 'to' | 'doubtful'> : never
+import type { BareReading, SheetReading } from './reading'
 
 interface Meaning {
   readonly id: string
   /** As it is offered. */
   readonly words: string
-  readonly reading: (value: number) => Bare<SheetReading>
+  readonly reading: (value: number) => BareReading
 }
 
-const OF = { vehicle: 'The vehicle', rack: 'The rack', gear: 'The thing' } as const satisfies Record<
-  ReadingOf,
-  string
->
+const OF = { vehicle: 'The vehicle', gear: 'The thing' } as const
 const SIDES = ['length', 'width', 'height'] as const
 
 const MASSES: readonly Meaning[] = [

@@ -248,3 +248,21 @@ it('puts a figure that stood there already beside the new one, but what a form f
   const unknown = { ...box, mass: { kg: 0, basis: 'unknown' } } as const
   expect(gearWith(unknown, [weight!], [], 'sheet').mass.others).toBeUndefined()
 })
+
+it('drops none of two weights that were taken for one thing', () => {
+  const all = read('Roof box. Weight 19 kg. It weighs 21 kg on the scale.', 'gear').filter(
+    ({ what }) => what === 'weight',
+  )
+  expect(all).toHaveLength(2)
+  expect(gearWith({ ...box, mass: { kg: 0, basis: 'unknown' } }, all, all, 'told').mass).toMatchObject({
+    kg: 21,
+    others: [{ kg: 19, basis: 'told' }],
+  })
+  const feet = read('Clamp foot. Weight 0.9 kg each. Weight 1.1 kg each', 'rack')
+  const [part] = plan!.racks[0]!.parts.filter(({ role }) => role === 'feet')
+  const known = { eachKg: { by: 'start' } } as const
+  expect(partWith({ ...part!, known }, feet, feet, 'label')).toMatchObject({
+    eachKg: 1.1,
+    known: { eachKg: { by: 'label', others: [{ value: 0.9, by: 'label' }] } },
+  })
+})

@@ -12,6 +12,7 @@ import type { State } from '../../units/scalars'
 import { GEAR_KINDS, type GearKind } from '../../kinds/gear-kind'
 import { kindsOf } from '../../kinds/kind'
 import { PART_ROLES, type PartRole } from '../../kinds/part-role'
+import { MOST_WORDS } from './claim-places'
 import type { Question, SheetReading } from './reading'
 
 type Size = Extract<SheetReading, { what: 'length' | 'width' | 'height' }>
@@ -119,7 +120,6 @@ export function partFor(
 }
 
 const FIELD = { length: 'lengthMm', width: 'widthMm', height: 'heightMm' } as const
-const MOST_WORDS = 200
 const MOST_BY = 80
 
 function sourceOf(from: Source['kind'], all: readonly SheetReading[], { words, page }: SheetReading): Source {
@@ -219,18 +219,21 @@ export function gearWith(
   all: readonly SheetReading[],
   from: Source['kind'],
 ): Gear {
-  const weight = taken.find((each) => each.what === 'weight')
+  const weights = taken.filter((each): each is Weight => each.what === 'weight')
   const spread = taken.find((each) => each.what === 'spread')
   const { carries } = gear
   return {
     ...withSpeed(sized(gear, taken, from), taken),
-    ...(weight?.what === 'weight' && {
-      mass: readAnew(gear.mass, {
-        kg: weight.per === 'pair' ? weight.kg / 2 : weight.kg,
-        basis: PROVENANCES[from].basis,
-        by: weight.words.slice(0, MOST_BY),
-      }),
-    }),
+    // Of several weights that were taken the last counts, and the others stay beside it.
+    mass: weights.reduce(
+      (now, weight) =>
+        readAnew(now, {
+          kg: weight.per === 'pair' ? weight.kg / 2 : weight.kg,
+          basis: PROVENANCES[from].basis,
+          by: weight.words.slice(0, MOST_BY),
+        }),
+      gear.mass,
+    ),
     ...(spread?.what === 'spread' && {
       fit: { ...gear.fit, spreadMm: { fromMm: spread.fromMm, toMm: spread.toMm } },
     }),
@@ -263,14 +266,15 @@ export function partWith(
   all: readonly SheetReading[],
   from: Source['kind'],
 ): Part {
-  const weight = taken.find((each) => each.what === 'weight')
   const torque = taken.find((each) => each.what === 'torque')
   const [first, ...joints] = part.fasteners ?? []
   const joint = first ?? (torque?.what === 'torque' ? jointOf(part, torque) : undefined)
-  const weighed =
-    weight?.what === 'weight'
-      ? readOver(part, 'eachKg', weight.kg / (sharesOf(weight, part.count) ?? 1), from)
-      : part
+  const weighed = taken
+    .filter((each): each is Weight => each.what === 'weight')
+    .reduce(
+      (now, weight) => readOver(now, 'eachKg', weight.kg / (sharesOf(weight, part.count) ?? 1), from),
+      part,
+    )
   return {
     ...weighed,
     ...(part.rated.by === 'own' && {

@@ -33,9 +33,12 @@ async function csvText(text: string): Promise<string> {
 /** A letter’s subject and its day stand above its words. */
 async function letterText(bytes: Uint8Array): Promise<string> {
   const { default: PostalMime } = await import('postal-mime')
-  const { subject, date, text, html } = await PostalMime.parse(bytes)
-  const day = date === undefined ? '' : new Date(date).toISOString().slice(0, 'yyyy-mm-dd'.length)
-  const head = [subject, day && `Dated ${day}`].filter(Boolean).join('\n')
+  const { subject, headers, text, html } = await PostalMime.parse(bytes)
+  // The day where it was written, whatever day that was elsewhere.
+  const day = /\d{1,2} [A-Z][a-z]{2} \d{4}/.exec(headers.find(({ key }) => key === 'date')?.value ?? '')?.[0]
+  const at = new Date(`${day ?? ''} 00:00 UTC`)
+  const dated = Number.isNaN(at.getTime()) ? '' : `Dated ${at.toISOString().slice(0, 'yyyy-mm-dd'.length)}`
+  const head = [subject, dated].filter(Boolean).join('\n')
   return `${head}\n\n${text ?? htmlText(html ?? '')}`.trim()
 }
 
@@ -56,6 +59,8 @@ const pdfText = (bytes: Uint8Array<ArrayBuffer>, onPage: (page: number, of: numb
           onPage(answer.page, answer.of)
           return 'more'
         }
+        // What a document took is given back with its worker.
+        client.end()
         resolve(answer.say === 'text' ? { ok: true, text: answer.text } : { ok: false, why: answer.why })
         return 'last'
       },
@@ -63,8 +68,17 @@ const pdfText = (bytes: Uint8Array<ArrayBuffer>, onPage: (page: number, of: numb
     })
   })
 
-/** The text of a file as it can be pasted: of a PDF with its columns, page by page; of a letter with its day; of a table with tabs. */
+/** The text of a file, or why it cannot be read: nobody waits for one that fails. */
 export async function textOfFile(file: File, onPage: (page: number, of: number) => void): Promise<FileText> {
+  try {
+    return await textIn(file, onPage)
+  } catch {
+    return { ok: false, why: 'It cannot be read: it is damaged, or gone from where it was.' }
+  }
+}
+
+/** The text of a file as it can be pasted: of a PDF with its columns, page by page; of a letter with its day; of a table with tabs. */
+async function textIn(file: File, onPage: (page: number, of: number) => void): Promise<FileText> {
   if (file.size > LARGEST_BYTES) return { ok: false, why: `It is larger than ${LARGEST_MB} MB.` }
   if (file.type.startsWith('image/'))
     return { ok: false, why: 'It is a picture, and pictures are not read. Type what you need.' }

@@ -1,6 +1,6 @@
 'use client'
 import { SOURCE_CHOICES } from '@/core/api/fields'
-import { PROVENANCES, READ_FROM, type Source } from '@/core/api/plan'
+import { PROVENANCES, type Source } from '@/core/api/plan'
 import { Choice } from '@/ui/kit/choice'
 import { TickBox } from '@/ui/kit/field'
 import { Note } from '@/ui/kit/field-note'
@@ -21,7 +21,7 @@ export function SourceChoice({
       className="w-56"
       label="It stands"
       value={from}
-      options={SOURCE_CHOICES.filter(([how]) => READ_FROM.includes(how))}
+      options={SOURCE_CHOICES}
       onChange={onFrom}
     />
   )

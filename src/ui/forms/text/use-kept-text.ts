@@ -2,8 +2,6 @@
 import { useEffect, useRef, useState } from 'react'
 import { dropDraft, loadDraft, saveDraft } from '@/storage/drafts'
 
-/** Where the text of a job is kept, or of what is begun without one. */
-export const textKey = (job: string | undefined): string => `text/${job ?? 'new'}`
 /** While it is typed, a text is kept so long after the last letter. */
 const WAIT_MS = 300
 const WHAT = 'the pasted text'

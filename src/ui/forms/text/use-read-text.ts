@@ -15,8 +15,8 @@ const PATIENT = { silentMs: 180_000, tries: 2 }
 
 /** How far the reading of a text is, with what was read of it last. */
 export type TextRead =
-  | { readonly is: 'empty' | 'tooLong' | 'stopped'; readonly read: SheetRead; readonly words?: string }
-  | { readonly is: 'reading' | 'read'; readonly read: SheetRead }
+  | { readonly is: 'empty' | 'tooLong' | 'reading' | 'read'; readonly read: SheetRead }
+  | { readonly is: 'stopped'; readonly read: SheetRead; readonly words: string }
 
 interface Answered {
   readonly text: string
@@ -27,7 +27,7 @@ interface Answered {
 /** Reads a text in a worker whenever it changes. What was read of another text is never shown as of this one. */
 export function useReadText(text: string, of: ReadingOf | undefined): TextRead {
   const [answered, setAnswered] = useState<Answered>()
-  const [stopped, setStopped] = useState<string>()
+  const [stopped, setStopped] = useState<{ readonly text: string; readonly words: string }>()
   const ticket = useRef(0)
   const client = useWorkerClient<TextQuestion, TextAnswer>(
     () => new Worker(new URL('../../../workers/text.worker.ts', import.meta.url)),
@@ -43,18 +43,17 @@ export function useReadText(text: string, of: ReadingOf | undefined): TextRead {
         question: () => ({ ticket: mine, text, of }),
         listener: (answer) => {
           if (answer.ticket !== mine) return 'older'
-          setStopped(undefined)
           setAnswered({ text, of, read: answer.read })
           return 'last'
         },
-        failed: () => setStopped(stoppedWords('The reading of this text')),
+        failed: () => setStopped({ text, words: stoppedWords('The reading of this text') }),
       })
     const wait = setTimeout(ask, text.length > LONG ? WAIT_MS : 0)
     return () => clearTimeout(wait)
   }, [client, text, of, isEmpty, isTooLong])
   if (isEmpty) return { is: 'empty', read: NOTHING_READ }
   if (isTooLong) return { is: 'tooLong', read: NOTHING_READ }
-  if (stopped !== undefined) return { is: 'stopped', read: NOTHING_READ, words: stopped }
+  if (stopped?.text === text) return { is: 'stopped', read: NOTHING_READ, words: stopped.words }
   const isOfThis = answered?.text === text && answered.of === of
   return isOfThis ? { is: 'read', read: answered.read } : { is: 'reading', read: NOTHING_READ }
 }

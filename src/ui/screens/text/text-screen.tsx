@@ -10,12 +10,13 @@ import {
   VEHICLE_SHEET,
 } from '@/core/api/files'
 import { ATTACHMENTS, BODIES, choicesOf, RACK_KINDS, type Source } from '@/core/api/plan'
+import { textKey } from '@/storage/drafts'
 import { savePlan } from '@/storage/plans'
 import { PageBar } from '@/ui/app/page-bar'
 import { SourceChoice } from '@/ui/forms/text/source-choice'
 import { TextView } from '@/ui/forms/text/text-view'
 import { useFigures } from '@/ui/forms/text/use-figures'
-import { keepText, textKey, useKeptText } from '@/ui/forms/text/use-kept-text'
+import { keepText, useKeptText } from '@/ui/forms/text/use-kept-text'
 import { useOfText } from '@/ui/forms/text/use-of-text'
 import { useReadText } from '@/ui/forms/text/use-read-text'
 import { Button, ButtonLink } from '@/ui/kit/button'
@@ -40,7 +41,7 @@ export function TextScreen() {
   const [id] = useState(() => `plan-${crypto.randomUUID()}`)
   const { ready, text, change, drop } = useKeptText(textKey(undefined))
   const now = useReadText(text, undefined)
-  const { choices, racks, choose } = useJobChoices(text, now.read)
+  const { choices, chosen, racks, choose } = useJobChoices(text, now.read)
   const draft = textDraft(choices, id)
   const place = (reading: SheetReading) => {
     const found = placeInDraft(draft, reading)
@@ -61,6 +62,11 @@ export function TextScreen() {
     onCompared: (is: boolean) =>
       setCompared(new Set([...[...compared].filter((each) => each !== group), ...(is ? [group] : [])])),
   })
+  const { body, attachment } = { ...now.read.named, ...chosen }
+  const unsaid = [
+    ...(body === undefined ? ['what body the car has'] : []),
+    ...(attachment === undefined ? ['what holds a rack on it'] : []),
+  ]
   const start = async () => {
     const plan = jobFromText(
       { id, name: name.trim() || usualName, ...(house && { rules: house }) },
@@ -104,6 +110,12 @@ export function TextScreen() {
                 onChange={(attachment) => choose({ attachment })}
               />
             </div>
+            {unsaid.length > 0 && (
+              <Note>
+                The text does not say {unsaid.join(' or ')}. What is usual is set: look at the car, and
+                choose.
+              </Note>
+            )}
           </SheetFigures>
           <SheetFigures title="Rack" {...sheet(RACK_SHEET)}>
             <Choice
@@ -130,7 +142,7 @@ export function TextScreen() {
             onText={setName}
           />
           <div className="flex flex-wrap items-center gap-3">
-            <Button variant="solid" disabled={now.is === 'reading'} onClick={() => void start()}>
+            <Button variant="solid" disabled={now.is !== 'read'} onClick={() => void start()}>
               Start the job
             </Button>
             <Note>

@@ -15,6 +15,7 @@ export function useJobChoices(text: string, read: SheetRead) {
   const choices: JobChoices = { ...named, rack }
   return {
     choices,
+    chosen,
     racks: stands,
     choose: (next: Partial<JobChoices>) => setChosen({ ...chosen, ...next }),
   }
